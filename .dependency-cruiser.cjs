@@ -1,0 +1,52 @@
+/** Arrows go one way: app → server → core, app → ui → core, workers → core. */
+const rooms = 'color|palette|theme|site|elements|edit|resolve|render|uses|sweep|check|formats'
+
+module.exports = {
+  forbidden: [
+    {
+      name: 'core-knows-nothing-above-it',
+      severity: 'error',
+      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/(app|ui|server|workers)|^demo|^tools' },
+    },
+    {
+      name: 'core-is-plain-typescript',
+      comment: 'No React, no Next, no database, no Node in the core.',
+      severity: 'error',
+      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      to: { path: 'node_modules/(react|react-dom|next|sequelize|pg|sharp)/|^(node:)?(fs|path|crypto)$' },
+    },
+    {
+      name: 'only-color-knows-the-colour-library',
+      severity: 'error',
+      from: { path: '^src', pathNot: '^src/core/color|\\.test\\.ts$' },
+      to: { path: 'node_modules/(@csstools|culori)' },
+    },
+    {
+      name: 'ui-never-imports-server',
+      severity: 'error',
+      from: { path: '^src/(ui|workers)' },
+      to: { path: '^src/(server|app)' },
+    },
+    {
+      name: 'server-never-imports-ui',
+      severity: 'error',
+      from: { path: '^src/server' },
+      to: { path: '^src/(ui|app|workers)' },
+    },
+    {
+      name: 'rooms-are-entered-by-their-index',
+      comment: 'A room of the core exports what others may use from its index.ts.',
+      severity: 'error',
+      from: { path: `^src/(core/(?:${rooms})|ui|server|app)/`, pathNot: '\\.test\\.tsx?$' },
+      to: { path: `^src/core/(${rooms})/`, pathNot: [`^src/core/(${rooms})/index\\.ts$`, '^src/core/$1'] },
+    },
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+  ],
+  options: {
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '^\\.next|^node_modules/.*/test' },
+  },
+}

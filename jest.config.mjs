@@ -1,0 +1,9 @@
+/** Unit tests stand beside the code; those that need PostgreSQL live in src/server and take DATABASE_URL. */
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/src', '<rootDir>/demo', '<rootDir>/tools'],
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@demo/(.*)$': '<rootDir>/demo/$1' },
+  transform: { '^.+\\.(t|j|mj)sx?$': ['@swc/jest', { jsc: { target: 'es2022' } }] },
+  transformIgnorePatterns: ['/node_modules/(?!(culori|@csstools|css-tree)/)'],
+}

@@ -1,0 +1,8 @@
+export { black, colorKey, inGamut, over, sameColor, toBytes, white, type Color } from './color'
+export { parseColor, colorOf, type ColorProblem, type Notation, type ParsedColor } from './parse'
+export { isOutOfGamut, writeColor, writeHex, writeLegacyRgb, type WritableNotation } from './write'
+export { contrast, luminance, writeRatio } from './contrast'
+export { difference } from './difference'
+export { mapToGamut } from './gamut'
+export { applyShade, shadeSchema, shadeToken, tidyShade, writeShade, type Shade } from './shade'
+export { fromOklch, toOklch, type Oklch } from './oklch'

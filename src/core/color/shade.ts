@@ -1,0 +1,68 @@
+import { z } from 'zod'
+import { clamp, type Color } from './color'
+import { mapToGamut } from './gamut'
+import { fromOklch, toOklch, turn } from './oklch'
+
+/**
+ * A colour derived from a slot by offsets in OKLCH. `lightness` in points
+ * (−100…100, of L 0…100), `saturation` in per cent of the slot's own chroma
+ * (−100 leaves grey, +100 doubles it), `hue` in degrees (−180…180), `alpha` in
+ * points (−100…0…100, of alpha 0…100; −50 on an opaque slot is half transparent).
+ */
+export const shadeSchema = z.strictObject({
+  lightness: z.number().int().min(-100).max(100).optional(),
+  saturation: z.number().int().min(-100).max(100).optional(),
+  hue: z.number().int().min(-180).max(180).optional(),
+  alpha: z.number().int().min(-100).max(100).optional(),
+})
+
+export type Shade = z.infer<typeof shadeSchema>
+
+/** Drops offsets of zero, so that one shade has one form; undefined when nothing is left. */
+export function tidyShade(shade: Shade | undefined): Shade | undefined {
+  const entries = Object.entries(shade ?? {}).filter(([, offset]) => offset)
+  return entries.length ? (Object.fromEntries(entries) as Shade) : undefined
+}
+
+/** The slot's colour shifted by the shade's offsets, within the sRGB gamut. */
+export function applyShade(color: Color, shade: Shade | undefined): Color {
+  if (!shade) return mapToGamut(color)
+  const { l, c, h, alpha } = toOklch(color)
+  return mapToGamut(
+    fromOklch({
+      l: clamp(l + (shade.lightness ?? 0) / 100, 0, 1),
+      c: c * (1 + (shade.saturation ?? 0) / 100),
+      h: turn(h + (shade.hue ?? 0)),
+      alpha: clamp(alpha + (shade.alpha ?? 0) / 100, 0, 1),
+    }),
+  )
+}
+
+/** The offsets in their order, with the sign that marks each for people. */
+const PARTS: ReadonlyArray<readonly [keyof Shade, string]> = [
+  ['lightness', ''],
+  ['saturation', 's'],
+  ['hue', '°'],
+  ['alpha', 'α'],
+]
+
+/** The shade as part of a custom property’s name: `lighter-8`, `darker-10`, `alpha-m50`. */
+export function shadeToken(shade: Shade): string {
+  const named = (key: keyof Shade, offset: number) => {
+    if (key === 'lightness') return `${offset > 0 ? 'lighter' : 'darker'}-${Math.abs(offset)}`
+    return `${key}-${offset < 0 ? 'm' : 'p'}${Math.abs(offset)}`
+  }
+  return PARTS.filter(([key]) => shade[key])
+    .map(([key]) => named(key, shade[key]!))
+    .join('-')
+}
+
+/** A shade in short, for people: `+8`, `−10`, `−50α`. */
+export function writeShade(shade: Shade): string {
+  return PARTS.filter(([key]) => shade[key])
+    .map(([key, unit]) => {
+      const offset = shade[key]!
+      return `${offset > 0 ? '+' : '−'}${Math.abs(offset)}${unit}`
+    })
+    .join(' ')
+}

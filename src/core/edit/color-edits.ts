@@ -1,0 +1,138 @@
+import { z } from 'zod'
+import { kindOf, sectionFacets, type Facet, type KindId } from '../elements'
+import {
+  bodyOf,
+  docId,
+  elementId,
+  isBound,
+  isColor,
+  paint,
+  sectionId,
+  states,
+  styleId,
+  type FacetColors,
+  type Paint,
+  type SiteDocs,
+  type State,
+} from '../site'
+import { defineEdit, draftBody, pagesIn, type DraftDocs, type EditProblem } from './edit'
+import { decisionWords } from './theme-edits'
+
+/** What is set: one facet in one state; `paint` null takes the setting away. */
+const setting = {
+  facet: z.string().max(24),
+  state: z.enum(states),
+  paint: paint.nullable(),
+}
+
+interface Setting {
+  readonly facet: string
+  readonly state: State
+  readonly paint: Paint | null
+}
+
+function problemOf(
+  draft: DraftDocs,
+  facets: readonly Facet[],
+  { facet: key, paint: value }: Setting,
+): EditProblem | undefined {
+  const facet = facets.find((candidate) => candidate.key === key)
+  if (!facet) return 'facet-unknown'
+  if (!value) return undefined
+  if (facet.paints !== 'fill' && !isColor(value)) return 'facet-unknown'
+  if (isBound(value) && !draft.frame.palette.slots[value.slot]) return 'slot-gone'
+}
+
+/** The colours after a setting; undefined when none is left, so that taking away leaves no trace. */
+function withSetting(colors: FacetColors | undefined, { facet, state, paint: value }: Setting) {
+  const { [state]: _before, ...others } = colors?.[facet] ?? {}
+  const entry = value ? { ...others, [state]: value } : others
+  const { [facet]: _all, ...rest } = colors ?? {}
+  const next: FacetColors = Object.keys(entry).length ? { ...rest, [facet]: entry } : rest
+  return Object.keys(next).length ? next : undefined
+}
+
+function settingWords({ facet, state, paint: value }: Setting, docs: SiteDocs): string {
+  const what = `${facet}${state === 'hover' ? ', pointer over' : ''}`
+  if (!value) return `${what} back to the theme`
+  if (isColor(value)) return `${what}: ${decisionWords(value, docs)}`
+  return `${what}: ${'gradient' in value ? 'gradient' : 'picture'}`
+}
+
+const setElementColorCommand = z.strictObject({
+  type: z.literal('setElementColor'),
+  doc: docId,
+  element: elementId,
+  ...setting,
+})
+
+export const setElementColor = defineEdit<z.infer<typeof setElementColorCommand>>({
+  type: 'setElementColor',
+  schema: setElementColorCommand,
+  pages: ({ doc }) => pagesIn([doc]),
+  apply(draft, command) {
+    const body = draftBody(draft, command.doc)
+    if (!body) return 'page-gone'
+    const element = body.elements[command.element]
+    if (!element) return 'element-gone'
+    const problem = problemOf(draft, kindOf(element.kind).facets, command)
+    if (problem) return problem
+    const colors = withSetting(element.colors, command)
+    if (colors) element.colors = colors
+    else delete element.colors
+  },
+  describe(command, docs) {
+    const element = bodyOf(docs, command.doc)?.elements[command.element]
+    const kind = element ? kindOf(element.kind).label : command.element
+    return `${kind}, ${settingWords(command, docs)}`
+  },
+})
+
+const setSectionColorCommand = z.strictObject({
+  type: z.literal('setSectionColor'),
+  doc: docId,
+  section: sectionId,
+  ...setting,
+})
+
+export const setSectionColor = defineEdit<z.infer<typeof setSectionColorCommand>>({
+  type: 'setSectionColor',
+  schema: setSectionColorCommand,
+  pages: ({ doc }) => pagesIn([doc]),
+  apply(draft, command) {
+    const body = draftBody(draft, command.doc)
+    if (!body) return 'page-gone'
+    const section = body.sections[command.section]
+    if (!section) return 'section-gone'
+    const problem = problemOf(draft, sectionFacets, command)
+    if (problem) return problem
+    const colors = withSetting(section.colors, command)
+    if (colors) section.colors = colors
+    else delete section.colors
+  },
+  describe(command, docs) {
+    const section = bodyOf(docs, command.doc)?.sections[command.section]
+    return `${section?.name ?? command.section}, ${settingWords(command, docs)}`
+  },
+})
+
+const setStyleColorCommand = z.strictObject({
+  type: z.literal('setStyleColor'),
+  style: styleId,
+  ...setting,
+})
+
+export const setStyleColor = defineEdit<z.infer<typeof setStyleColorCommand>>({
+  type: 'setStyleColor',
+  schema: setStyleColorCommand,
+  pages: () => [],
+  apply(draft, command) {
+    const style = draft.frame.styles[command.style]
+    if (!style) return 'style-gone'
+    const problem = problemOf(draft, kindOf(style.kind as KindId).facets, command)
+    if (problem) return problem
+    style.colors = withSetting(style.colors, command) ?? {}
+  },
+  describe: (command, docs) =>
+    `${docs.frame.styles[command.style]?.name ?? command.style}, ${settingWords(command, docs)}`,
+})

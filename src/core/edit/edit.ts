@@ -1,0 +1,46 @@
+import { enablePatches, type Draft } from 'immer'
+import type { z } from 'zod'
+import type { DocId, PageId, SiteDocs } from '../site'
+
+enablePatches()
+
+/** Why an edit that was well formed could not be carried out. The words for each stand in the interface. */
+export type EditProblem =
+  | 'slot-gone'
+  | 'slot-taken'
+  | 'slots-full'
+  | 'theme-gone'
+  | 'page-gone'
+  | 'section-gone'
+  | 'element-gone'
+  | 'style-gone'
+  | 'facet-unknown'
+  | 'text-changed'
+
+export type DraftDocs = Draft<SiteDocs>
+
+/** A kind of edit: how it is checked, which pages it touches, what it does, how it is told. */
+export interface EditKind<Command extends { readonly type: string }> {
+  readonly type: Command['type']
+  readonly schema: z.ZodType<Command>
+  /** The pages that must be loaded; the frame always is. */
+  readonly pages: (command: Command) => readonly PageId[]
+  /** Changes the draft, or returns why it cannot; then nothing is kept. */
+  readonly apply: (draft: DraftDocs, command: Command) => EditProblem | undefined
+  /** One line for people, told with the names that hold before the edit. */
+  readonly describe: (command: Command, docs: SiteDocs) => string
+}
+
+export function defineEdit<Command extends { readonly type: string }>(
+  kind: EditKind<Command>,
+): EditKind<Command> {
+  return kind
+}
+
+export function pagesIn(docs: readonly DocId[]): PageId[] {
+  return docs.filter((doc): doc is PageId => doc !== 'frame')
+}
+
+export function draftBody(draft: DraftDocs, doc: DocId) {
+  return doc === 'frame' ? draft.frame.body : draft.pages[doc]?.body
+}

@@ -1,0 +1,13 @@
+export type { EditProblem } from './edit'
+export { decisionWords } from './theme-edits'
+export {
+  applyEdit,
+  describeEdit,
+  pagesOfPatches,
+  patchDocs,
+  touchesFrame,
+  type DocPatch,
+  type EditResult,
+} from './apply'
+export { editSchema, kindOfEdit, type AnyEdit, type Edit, type ServerEdit } from './edits'
+export { type SweepChange } from './sweep-edit'

@@ -1,0 +1,69 @@
+import { z } from 'zod'
+import { colorText, mostSlots, nameText, slotId, slotName } from '../site'
+import { defineEdit } from './edit'
+
+/** How many earlier values of a slot are remembered, for leftovers. */
+const remembered = 40
+
+const setSlotCommand = z.strictObject({
+  type: z.literal('setSlot'),
+  slot: slotId,
+  value: colorText.nullable(),
+})
+
+export const setSlot = defineEdit<z.infer<typeof setSlotCommand>>({
+  type: 'setSlot',
+  schema: setSlotCommand,
+  pages: () => [],
+  apply(draft, { slot: id, value }) {
+    const slot = draft.frame.palette.slots[id]
+    if (!slot) return 'slot-gone'
+    if (slot.value === value) return undefined
+    if (slot.value !== null) {
+      const before = slot.was.filter((old) => old !== slot.value)
+      slot.was = [...before, slot.value].slice(-remembered)
+    }
+    slot.value = value
+  },
+  describe: ({ slot, value }, { frame }) =>
+    `${slotName(frame.palette, slot)} ${value === null ? 'emptied' : `set to ${value}`}`,
+})
+
+const addSlotCommand = z.strictObject({
+  type: z.literal('addSlot'),
+  slot: slotId,
+  name: nameText,
+  value: colorText.nullable(),
+})
+
+export const addSlot = defineEdit<z.infer<typeof addSlotCommand>>({
+  type: 'addSlot',
+  schema: addSlotCommand,
+  pages: () => [],
+  apply(draft, { slot: id, name, value }) {
+    const { palette } = draft.frame
+    if (palette.slots[id]) return 'slot-taken'
+    if (palette.order.length >= mostSlots) return 'slots-full'
+    palette.slots[id] = { id, name, value, was: [] }
+    palette.order = [...palette.order, id]
+  },
+  describe: ({ name, value }) => `Slot ${name} added${value ? `, ${value}` : ', empty'}`,
+})
+
+const renameSlotCommand = z.strictObject({
+  type: z.literal('renameSlot'),
+  slot: slotId,
+  name: nameText,
+})
+
+export const renameSlot = defineEdit<z.infer<typeof renameSlotCommand>>({
+  type: 'renameSlot',
+  schema: renameSlotCommand,
+  pages: () => [],
+  apply(draft, { slot: id, name }) {
+    const slot = draft.frame.palette.slots[id]
+    if (!slot) return 'slot-gone'
+    slot.name = name
+  },
+  describe: ({ slot, name }, { frame }) => `${slotName(frame.palette, slot)} renamed to ${name}`,
+})

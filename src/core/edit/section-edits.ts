@@ -1,0 +1,56 @@
+import { z } from 'zod'
+import { bodyOf, docId, sectionId, themeId } from '../site'
+import { defineEdit, draftBody, pagesIn } from './edit'
+
+const setSectionThemeCommand = z.strictObject({
+  type: z.literal('setSectionTheme'),
+  sections: z
+    .array(z.strictObject({ doc: docId, section: sectionId }))
+    .min(1)
+    .max(400),
+  theme: themeId,
+})
+
+export const setSectionTheme = defineEdit<z.infer<typeof setSectionThemeCommand>>({
+  type: 'setSectionTheme',
+  schema: setSectionThemeCommand,
+  pages: ({ sections }) => pagesIn(sections.map(({ doc }) => doc)),
+  apply(draft, { sections, theme }) {
+    if (!draft.frame.themes.byId[theme]) return 'theme-gone'
+    for (const { doc, section: id } of sections) {
+      const body = draftBody(draft, doc)
+      if (!body) return 'page-gone'
+      const section = body.sections[id]
+      if (!section) return 'section-gone'
+      section.theme = theme
+      if (section.blend) delete section.blend
+    }
+  },
+  describe({ sections, theme }, docs) {
+    const names = sections.map(
+      ({ doc, section }) => bodyOf(docs, doc)?.sections[section]?.name ?? section,
+    )
+    const told = names.length > 2 ? `${names.length} sections` : names.join(' and ')
+    return `${told}: theme ${docs.frame.themes.byId[theme]?.name ?? theme}`
+  },
+})
+
+const setBlendCommand = z.strictObject({
+  type: z.literal('setBlend'),
+  section: sectionId,
+  blend: z.boolean(),
+})
+
+export const setBlend = defineEdit<z.infer<typeof setBlendCommand>>({
+  type: 'setBlend',
+  schema: setBlendCommand,
+  pages: () => [],
+  apply({ frame }, { section: id, blend }) {
+    const section = frame.body.sections[id]
+    if (!section) return 'section-gone'
+    if (blend) section.blend = true
+    else delete section.blend
+  },
+  describe: ({ section, blend }, { frame }) =>
+    `${frame.body.sections[section]?.name ?? section} ${blend ? 'blends' : 'stands by itself'}`,
+})

@@ -1,0 +1,67 @@
+import { z } from 'zod'
+import { defineKind, type ElementKind, type Facet } from './kind'
+import { escapeHtml, safeHref, tag } from './markup'
+import { focusFacet } from './runs'
+
+const content = z.strictObject({
+  label: z.string().max(120),
+  href: z.string().max(500).optional(),
+})
+type ButtonContent = z.infer<typeof content>
+
+/** The base of both buttons; a second kind differs in the roles it takes, not in how it is built. */
+function button(
+  kind: string,
+  label: string,
+  css: string,
+  roles: readonly Facet[],
+): ElementKind<ButtonContent> {
+  return defineKind({
+    kind,
+    label,
+    content,
+    facets: [...roles, focusFacet],
+    css,
+    html: ({ label: words, href }, { root, link }) =>
+      href === undefined
+        ? tag('button', { ...root, type: 'button' }, escapeHtml(words))
+        : tag('a', { ...root, href: safeHref(link(href)) }, escapeHtml(words)),
+    title: ({ label: words }) => words,
+  })
+}
+
+export const mainButton = button(
+  'mainButton',
+  'Main button',
+  `
+.main-button, .quiet-button {
+  display: inline-block; border: var(--button-line) solid; border-radius: var(--button-radius);
+  padding: var(--button-pad-y) var(--button-pad-x); font: inherit; font-size: 1rem; font-weight: 650;
+  line-height: 1.2; text-decoration: none; cursor: pointer; width: fit-content;
+}`,
+  [
+    { key: 'fill', label: 'Fill', paints: 'fill', role: 'buttonFill', hover: 'buttonHoverFill' },
+    {
+      key: 'label',
+      label: 'Label',
+      paints: 'text',
+      role: 'buttonLabel',
+      hover: 'buttonHoverLabel',
+      on: 'fill',
+    },
+    { key: 'line', label: 'Border', paints: 'line', role: 'buttonLine' },
+  ],
+)
+
+export const quietButton = button('quietButton', 'Quiet button', '', [
+  { key: 'fill', label: 'Fill', paints: 'fill', role: 'quietFill', hover: 'quietHoverFill' },
+  {
+    key: 'label',
+    label: 'Label',
+    paints: 'text',
+    role: 'quietLabel',
+    hover: 'quietHoverLabel',
+    on: 'fill',
+  },
+  { key: 'line', label: 'Border', paints: 'line', role: 'quietLine' },
+])

@@ -1,0 +1,63 @@
+import { z } from 'zod'
+import { defineKind } from './kind'
+import { escapeHtml, tag } from './markup'
+import { focusFacet } from './runs'
+
+const field = z.strictObject({
+  label: z.string().max(120),
+  hint: z.string().max(200),
+  type: z.enum(['text', 'email', 'long']),
+})
+
+function writeField({ label, hint, type }: z.infer<typeof field>): string {
+  const shared = { class: 'field', placeholder: hint }
+  const control =
+    type === 'long'
+      ? tag('textarea', { ...shared, rows: 4 })
+      : tag('input', { ...shared, type })
+  return tag('label', { class: 'field-label' }, tag('span', {}, escapeHtml(label)) + control)
+}
+
+export const form = defineKind({
+  kind: 'form',
+  label: 'Form',
+  content: z.strictObject({ fields: z.array(field).max(20), inline: z.boolean().optional() }),
+  holds: true,
+  facets: [
+    { key: 'label', label: 'Labels', paints: 'text', part: 'field-label', role: 'text' },
+    { key: 'fill', label: 'Field ground', paints: 'fill', part: 'field', role: 'fieldGround' },
+    {
+      key: 'text',
+      label: 'Typed text',
+      paints: 'text',
+      part: 'field',
+      role: 'fieldText',
+      on: 'fill',
+    },
+    {
+      key: 'hint',
+      label: 'Hint',
+      paints: 'text',
+      part: 'field',
+      pseudo: '::placeholder',
+      role: 'fieldHint',
+      on: 'fill',
+    },
+    { key: 'line', label: 'Field border', paints: 'line', part: 'field', role: 'fieldLine' },
+    { ...focusFacet, part: 'field' },
+  ],
+  css: `
+.form { display: grid; gap: 1.1rem; max-width: 34rem; }
+.form.inline { grid-template-columns: 1fr auto; align-items: end; }
+.field-label { display: grid; gap: 0.4rem; font-size: 0.9375rem; font-weight: 600; }
+.field { box-sizing: border-box; width: 100%; padding: 0.7rem 0.85rem; border: 1px solid; border-radius: var(--field-radius); font: inherit; font-size: 1rem; font-weight: 400; }
+.field::placeholder { opacity: 1; }
+@media (max-width: 560px) { .form.inline { grid-template-columns: 1fr; } }`,
+  html: ({ fields, inline }, { root, children }) =>
+    tag(
+      'form',
+      { ...root, class: inline ? `${root.class} inline` : root.class },
+      fields.map(writeField).join('') + children,
+    ),
+  title: ({ fields }) => fields.map((f) => f.label).join(', '),
+})

@@ -1,0 +1,4 @@
+export { cssProperty, kindClass, type ElementKind, type Facet, type Surroundings } from './kind'
+export { kindIds, kindOf, kinds, type ContentOf, type KindId } from './kinds'
+export { escapeHtml, safeHref, tag } from './markup'
+export { sectionCss, sectionFacets, sectionLayouts } from './section'

@@ -1,0 +1,68 @@
+import type { z } from 'zod'
+import type { PaintedAs, RoleId } from '../theme'
+
+/** A role that depends on a word in the element's content, such as the tone of a mark. */
+export interface RoleByContent {
+  readonly by: string
+  readonly of: Readonly<Record<string, RoleId>>
+}
+
+/**
+ * One colour of an element: which part it paints, with which CSS property, and
+ * which role of the theme decides it when nothing nearer does.
+ */
+export interface Facet {
+  readonly key: string
+  readonly label: string
+  readonly paints: PaintedAs
+  /** Class of the part that is painted; the element itself where absent. */
+  readonly part?: string
+  readonly pseudo?: '::placeholder'
+  readonly role: RoleId | RoleByContent
+  /** The role under the pointer, where it differs. */
+  readonly hover?: RoleId
+  /** The facet of the same element that it stands on, when that is not the section's ground. */
+  readonly on?: string
+  /** The CSS property, where it is not the usual one for what is painted. */
+  readonly property?: 'outline-color'
+}
+
+/** What an element needs to know to write itself as HTML. */
+export interface Surroundings {
+  /** Attributes of the outermost tag: class, data-el, element style. */
+  readonly root: Record<string, string>
+  readonly children: string
+  readonly asset: (id: string) => { url: string; width: number; height: number; alt: string } | undefined
+  readonly link: (href: string) => string
+  readonly isCurrent: (href: string) => boolean
+}
+
+export interface ElementKind<Content = unknown> {
+  readonly kind: string
+  readonly label: string
+  readonly content: z.ZodType<Content>
+  /** Whether other elements can stand inside it. */
+  readonly holds?: boolean
+  readonly facets: readonly Facet[]
+  /** Shape only: no rule here names a colour. */
+  readonly css: string
+  readonly html: (content: Content, surroundings: Surroundings) => string
+  /** A few words to tell this element from its neighbours. */
+  readonly title: (content: Content) => string
+}
+
+/** Keeps the content type of a kind while its definition is written. */
+export function defineKind<Content>(kind: ElementKind<Content>): ElementKind<Content> {
+  return kind
+}
+
+/** `mainButton` as a class: `main-button`. */
+export function kindClass(kind: string): string {
+  return kind.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)
+}
+
+const CSS_PROPERTY = { fill: 'background', text: 'color', line: 'border-color' } as const
+
+export function cssProperty(facet: Facet): string {
+  return facet.property ?? CSS_PROPERTY[facet.paints]
+}

@@ -1,0 +1,28 @@
+import { z } from 'zod'
+import { defineKind } from './kind'
+import { escapeHtml, tag } from './markup'
+
+/** The tone is told by a sign as well as by colour (WCAG 2.2 §1.4.1). */
+const SIGNS = { success: '✓', warning: '!', danger: '×' } as const
+
+export const mark = defineKind({
+  kind: 'mark',
+  label: 'Mark',
+  content: z.strictObject({
+    text: z.string().max(120),
+    tone: z.enum(['success', 'warning', 'danger']),
+  }),
+  facets: [
+    {
+      key: 'text',
+      label: 'Text',
+      paints: 'text',
+      role: { by: 'tone', of: { success: 'success', warning: 'warning', danger: 'danger' } },
+    },
+  ],
+  css: `
+.mark { display: inline-flex; gap: 0.4em; margin: 0; font-size: 0.9375rem; font-weight: 600; }`,
+  html: ({ text, tone }, { root }) =>
+    tag('p', { ...root, 'data-tone': tone }, `${tag('span', { 'aria-hidden': 'true' }, SIGNS[tone])}${escapeHtml(text)}`),
+  title: ({ text }) => text,
+})

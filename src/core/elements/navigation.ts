@@ -1,0 +1,50 @@
+import { z } from 'zod'
+import { defineKind } from './kind'
+import { escapeHtml, safeHref, tag } from './markup'
+
+export const navigation = defineKind({
+  kind: 'navigation',
+  label: 'Navigation',
+  content: z.strictObject({
+    items: z
+      .array(z.strictObject({ label: z.string().max(80), href: z.string().max(500) }))
+      .max(20),
+    upright: z.boolean().optional(),
+  }),
+  facets: [
+    {
+      key: 'link',
+      label: 'Links',
+      paints: 'text',
+      part: 'navigation-link',
+      role: 'text',
+      hover: 'linkHover',
+    },
+    { key: 'line', label: 'Mark of this page', paints: 'line', part: 'navigation-link', role: 'accent' },
+  ],
+  css: `
+.navigation { display: flex; flex-wrap: wrap; gap: 0.35rem 1.75rem; }
+.navigation.upright { flex-direction: column; }
+.navigation-link { border-bottom: 0 solid; padding: 0.25rem 0 0.15rem; text-decoration: none; width: fit-content; }
+.navigation-link[aria-current] { border-bottom-width: 2px; }
+.navigation.upright .navigation-link[aria-current] { border-bottom-width: 0; }`,
+  html: ({ items, upright }, { root, link, isCurrent }) =>
+    tag(
+      'nav',
+      { ...root, class: upright ? `${root.class} upright` : root.class, 'aria-label': items[0]?.label },
+      items
+        .map(({ label, href }) =>
+          tag(
+            'a',
+            {
+              class: 'navigation-link',
+              href: safeHref(link(href)),
+              'aria-current': isCurrent(href) ? 'page' : undefined,
+            },
+            escapeHtml(label),
+          ),
+        )
+        .join(''),
+    ),
+  title: ({ items }) => items.map((item) => item.label).join(', '),
+})

@@ -1,0 +1,41 @@
+import { z } from 'zod'
+import { defineKind } from './kind'
+import { escapeHtml, tag } from './markup'
+
+export const picture = defineKind({
+  kind: 'picture',
+  label: 'Picture',
+  content: z.strictObject({
+    asset: z.string().max(60),
+    caption: z.string().max(400).optional(),
+    /** Width to height, such as `4/3`; the picture's own where absent. */
+    ratio: z
+      .string()
+      .regex(/^\d{1,2}\/\d{1,2}$/)
+      .optional(),
+  }),
+  facets: [
+    { key: 'caption', label: 'Caption', paints: 'text', part: 'picture-caption', role: 'mutedText' },
+  ],
+  css: `
+.picture { margin: 0; }
+.picture img { display: block; width: 100%; height: auto; object-fit: cover; border-radius: var(--picture-radius); }
+.picture-caption { font-size: 0.875rem; margin-top: 0.6rem; }`,
+  html: ({ asset: id, caption, ratio }, { root, asset }) => {
+    const found = asset(id)
+    const image = found
+      ? tag('img', {
+          src: found.url,
+          alt: found.alt,
+          width: found.width,
+          height: found.height,
+          style: ratio ? `aspect-ratio: ${ratio}` : undefined,
+        })
+      : ''
+    const words = caption
+      ? tag('figcaption', { class: 'picture-caption' }, escapeHtml(caption))
+      : ''
+    return tag('figure', root, image + words)
+  },
+  title: ({ caption, asset: id }) => caption ?? id,
+})

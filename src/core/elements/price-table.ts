@@ -1,0 +1,50 @@
+import { z } from 'zod'
+import { defineKind } from './kind'
+import { escapeHtml, tag } from './markup'
+
+const cell = z.string().max(200)
+
+export const priceTable = defineKind({
+  kind: 'priceTable',
+  label: 'Price table',
+  content: z.strictObject({
+    head: z.array(cell).min(1).max(6),
+    rows: z.array(z.array(cell).min(1).max(6)).max(60),
+  }),
+  facets: [
+    { key: 'head', label: 'Head', paints: 'text', part: 'price-head', role: 'mutedText' },
+    { key: 'text', label: 'Text', paints: 'text', part: 'price-cell', role: 'text' },
+    { key: 'price', label: 'Prices', paints: 'text', part: 'price-amount', role: 'heading' },
+    { key: 'line', label: 'Rules', paints: 'line', part: 'price-row', role: 'line' },
+  ],
+  css: `
+.price-table { width: 100%; border-collapse: collapse; }
+.price-row { border-bottom: 1px solid; }
+.price-table th { text-align: left; font-size: 0.875rem; font-weight: 600; padding: 0 1rem 0.6rem 0; }
+.price-table td { padding: 0.85rem 1rem 0.85rem 0; vertical-align: baseline; }
+.price-table :is(th, td):last-child { text-align: right; padding-right: 0; }
+.price-amount { font-variant-numeric: tabular-nums; font-weight: 650; white-space: nowrap; }`,
+  html: ({ head, rows }, { root }) => {
+    const last = head.length - 1
+    const headRow = head
+      .map((text) => tag('th', { class: 'price-head', scope: 'col' }, escapeHtml(text)))
+      .join('')
+    const body = rows.map((row) =>
+      tag(
+        'tr',
+        { class: 'price-row' },
+        row
+          .map((text, i) =>
+            tag('td', { class: i === last ? 'price-amount' : 'price-cell' }, escapeHtml(text)),
+          )
+          .join(''),
+      ),
+    )
+    return tag(
+      'table',
+      root,
+      tag('thead', {}, tag('tr', { class: 'price-row' }, headRow)) + tag('tbody', {}, body.join('')),
+    )
+  },
+  title: ({ head }) => head.join(', '),
+})

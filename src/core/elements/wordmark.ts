@@ -1,0 +1,25 @@
+import { z } from 'zod'
+import { defineKind } from './kind'
+import { escapeHtml, safeHref, tag } from './markup'
+
+export const wordmark = defineKind({
+  kind: 'wordmark',
+  label: 'Wordmark',
+  content: z.strictObject({
+    name: z.string().max(120),
+    asset: z.string().max(60).optional(),
+    href: z.string().max(500),
+  }),
+  facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'heading' }],
+  css: `
+.wordmark { display: inline-flex; align-items: center; gap: 0.6rem; font-family: var(--font-heading); font-size: 1.3125rem; font-weight: 650; letter-spacing: -0.01em; text-decoration: none; white-space: nowrap; }
+.wordmark img { display: block; height: 2rem; width: auto; }`,
+  html: ({ name, asset: id, href }, { root, asset, link }) => {
+    const found = id ? asset(id) : undefined
+    const image = found
+      ? tag('img', { src: found.url, alt: '', width: found.width, height: found.height })
+      : ''
+    return tag('a', { ...root, href: safeHref(link(href)) }, image + escapeHtml(name))
+  },
+  title: ({ name }) => name,
+})

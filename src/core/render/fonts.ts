@@ -1,0 +1,43 @@
+/** The bundled open fonts (SIL Open Font License): family, file, weights, and what stands in while it loads. */
+export interface SiteFont {
+  readonly family: string
+  readonly file: string
+  readonly weights: string
+  readonly fallback: string
+}
+
+export const siteFonts: readonly SiteFont[] = [
+  {
+    family: 'Fraunces',
+    file: 'fraunces-latin-wght-normal.woff2',
+    weights: '100 900',
+    fallback: 'Georgia, serif',
+  },
+  {
+    family: 'Karla',
+    file: 'karla-latin-wght-normal.woff2',
+    weights: '200 800',
+    fallback: 'system-ui, sans-serif',
+  },
+  {
+    family: 'Bricolage Grotesque',
+    file: 'bricolage-grotesque-latin-wght-normal.woff2',
+    weights: '200 800',
+    fallback: 'system-ui, sans-serif',
+  },
+  {
+    family: 'Figtree',
+    file: 'figtree-latin-wght-normal.woff2',
+    weights: '300 900',
+    fallback: 'system-ui, sans-serif',
+  },
+]
+
+export function fontsOf(families: readonly string[]): SiteFont[] {
+  return siteFonts.filter((font) => families.includes(font.family))
+}
+
+export function fontStack(family: string): string {
+  const font = siteFonts.find((candidate) => candidate.family === family)
+  return font ? `"${font.family}", ${font.fallback}` : 'system-ui, sans-serif'
+}

@@ -1,0 +1,22 @@
+import { applyShade, colorOf, writeHex } from '../color'
+import { isBound, isLoose, type ColorDecision, type Paint } from '../site'
+import { slotProperty } from './css-names'
+
+/** A colour decision as CSS: a reference to its slot, or the loose colour in hex within sRGB. */
+export function decisionCss(decision: ColorDecision): string {
+  if (isBound(decision)) return `var(${slotProperty(decision.slot, decision.shade)})`
+  const color = colorOf(decision.value)
+  return color ? writeHex(applyShade(color, undefined)) : 'transparent'
+}
+
+/** A paint as CSS: for `background` any paint, elsewhere only plain colours make sense. */
+export function paintCss(paint: Paint, assetUrl: (id: string) => string): string {
+  if (isBound(paint) || isLoose(paint)) return decisionCss(paint)
+  if ('picture' in paint) {
+    return `${decisionCss(paint.under)} url("${assetUrl(paint.picture)}") center / cover`
+  }
+  const stops = paint.stops.map(({ at, color }) => `${decisionCss(color)} ${at}%`).join(', ')
+  return paint.gradient === 'linear'
+    ? `linear-gradient(${paint.angle}deg, ${stops})`
+    : `radial-gradient(${stops})`
+}

@@ -1,0 +1,195 @@
+import { escapeHtml, kindClass, kindOf, sectionFacets, tag, type Surroundings } from '../elements'
+import { spotsOnPage, type Spot } from '../resolve'
+import {
+  bodyOf,
+  childrenOf,
+  type Assets,
+  type Body,
+  type ElementId,
+  type Frame,
+  type Page,
+  type PageId,
+  type SiteDocs,
+  type SiteElement,
+} from '../site'
+import { fontCss, kindsCss, settingsCss } from './base-css'
+import { writeRules, type CssRule } from './css-names'
+import { overrideRules } from './facet-css'
+import { paletteCss } from './palette-css'
+import { themesCss } from './theme-css'
+
+/** Where things lie, seen from the page that is written. */
+export interface Whereabouts {
+  readonly assets: Assets
+  readonly assetUrl: (id: string) => string
+  readonly fontUrl: (file: string) => string
+  /** The address behind a link of the site; `page:shop` names a page by its id. */
+  readonly link: (href: string) => string
+}
+
+function writeElement(element: SiteElement, body: Body, page: PageId, where: Whereabouts): string {
+  const root: Record<string, string> = {
+    class: [kindClass(element.kind), element.style ? `style-${element.style}` : '']
+      .filter(Boolean)
+      .join(' '),
+    'data-el': element.id,
+  }
+  const surroundings: Surroundings = {
+    root,
+    children: writeElements(element.children, body, page, where),
+    asset: (id) => {
+      const asset = where.assets[id]
+      return asset && { ...asset, url: where.assetUrl(id) }
+    },
+    link: where.link,
+    isCurrent: (href) => href === `page:${page}`,
+  }
+  return kindOf(element.kind).html(element.content, surroundings)
+}
+
+function writeElements(
+  ids: readonly ElementId[] | undefined,
+  body: Body,
+  page: PageId,
+  where: Whereabouts,
+): string {
+  return childrenOf(body, ids)
+    .map((element) => writeElement(element, body, page, where))
+    .join('')
+}
+
+const SECTION_TAG = { header: 'header', band: 'section', footer: 'footer' } as const
+
+function writeSection({ docs, doc, section, theme }: Spot, page: PageId, where: Whereabouts): string {
+  const body = bodyOf(docs, doc)!
+  const inner = tag(
+    'div',
+    { class: `inner ${section.layout}${section.centered ? ' center' : ''}` },
+    writeElements(section.children, body, page, where),
+  )
+  const kind = section.kind === 'band' ? '' : ` ${section.kind}`
+  return tag(
+    SECTION_TAG[section.kind],
+    { class: `section${kind}`, 'data-theme': theme.id, 'data-section': section.id },
+    inner,
+  )
+}
+
+export interface WrittenSection {
+  readonly id: string
+  readonly html: string
+}
+
+/** The sections of a page as HTML, top to bottom. */
+export function renderSections(docs: SiteDocs, page: PageId, where: Whereabouts): WrittenSection[] {
+  return spotsOnPage(docs, page).map((spot) => ({
+    id: spot.section.id,
+    html: writeSection(spot, page, where),
+  }))
+}
+
+function bodyRules(body: Body, where: Whereabouts): CssRule[] {
+  return Object.values(body.elements)
+    .sort((a, b) => (a.id < b.id ? -1 : 1))
+    .flatMap((element) =>
+      overrideRules(
+        `[data-el="${element.id}"]`,
+        kindOf(element.kind).facets,
+        element.colors,
+        where.assetUrl,
+      ),
+    )
+}
+
+function styleRules(frame: Frame, where: Whereabouts): CssRule[] {
+  const depth = (id: string, seen = 0): number => {
+    const parent = frame.styles[id as keyof typeof frame.styles]?.parent
+    return parent && seen < 20 ? depth(parent, seen + 1) : seen
+  }
+  const children = (id: string) =>
+    Object.values(frame.styles).filter((style) => inherits(frame, style.id, id))
+  return Object.values(frame.styles)
+    .sort((a, b) => depth(a.id) - depth(b.id) || (a.id < b.id ? -1 : 1))
+    .flatMap((style) => {
+      const names = children(style.id).map(({ id }) => `.style-${id}`)
+      const root = names.length === 1 ? names[0]! : `:is(${names.join(', ')})`
+      const { facets } = kindOf(style.kind as Parameters<typeof kindOf>[0])
+      return overrideRules(root, facets, style.colors, where.assetUrl)
+    })
+}
+
+/** Whether a style is `ancestor` or inherits from it. */
+function inherits(frame: Frame, id: string, ancestor: string, steps = 0): boolean {
+  if (id === ancestor) return true
+  const parent = frame.styles[id as keyof typeof frame.styles]?.parent
+  return !!parent && steps < 20 && inherits(frame, parent, ancestor, steps + 1)
+}
+
+/** Fills of sections as they lie on this page; a blending header repeats the one under it. */
+function sectionRules(docs: SiteDocs, page: PageId, where: Whereabouts): CssRule[] {
+  return spotsOnPage(docs, page).flatMap(({ section, ownFill }) =>
+    overrideRules(
+      `[data-section="${section.id}"]`,
+      sectionFacets,
+      ownFill && { fill: { rest: ownFill } },
+      where.assetUrl,
+    ),
+  )
+}
+
+/** The stylesheet of a site in its layers, each by a name, in the order in which they count. */
+export interface SiteCss {
+  readonly fonts: string
+  readonly palette: string
+  readonly settings: string
+  readonly themes: string
+  readonly kinds: string
+  readonly styles: string
+  readonly custom: string
+}
+
+export function renderSiteCss(frame: Frame, pages: readonly Page[], where: Whereabouts): SiteCss {
+  return {
+    fonts: fontCss(frame, where.fontUrl),
+    palette: paletteCss(frame, pages),
+    settings: settingsCss(frame),
+    themes: themesCss(frame),
+    kinds: kindsCss(),
+    styles: writeRules([...styleRules(frame, where), ...bodyRules(frame.body, where)]),
+    custom: frame.customCss,
+  }
+}
+
+/** What only one page needs: colours set on its elements and sections. */
+export function renderPageCss(docs: SiteDocs, page: PageId, where: Whereabouts): string {
+  const body = bodyOf(docs, page)
+  return writeRules([
+    ...sectionRules(docs, page, where),
+    ...(body ? bodyRules(body, where) : []),
+  ])
+}
+
+/** Nothing on a page may run or come from elsewhere. */
+export const pagePolicy =
+  "default-src 'none'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; form-action 'none'; base-uri 'none'"
+
+/** A whole page that stands by itself. */
+export function renderDocument(
+  docs: SiteDocs,
+  page: Page,
+  where: Whereabouts,
+  stylesheets: readonly string[],
+): string {
+  const links = stylesheets.map((href) => tag('link', { rel: 'stylesheet', href }))
+  const head = [
+    tag('meta', { charset: 'utf-8' }),
+    tag('meta', { 'http-equiv': 'Content-Security-Policy', content: pagePolicy }),
+    tag('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
+    tag('title', {}, escapeHtml(`${page.title} · ${docs.frame.name}`)),
+    tag('meta', { name: 'description', content: page.description }),
+    tag('link', { rel: 'icon', href: 'data:,' }),
+    ...links,
+  ]
+  const sections = renderSections(docs, page.id, where).map(({ html }) => html)
+  return `<!doctype html>\n<html lang="en">\n<head>\n${head.join('\n')}\n</head>\n<body>\n${sections.join('\n')}\n</body>\n</html>\n`
+}

@@ -1,0 +1,35 @@
+import { applyShade, colorOf, type Color } from '../color'
+import { isBound, isColor, type ColorDecision, type Paint, type Palette } from '../site'
+
+/** What an empty slot paints: nothing. */
+const nothing: Color = { r: 0, g: 0, b: 0, alpha: 0 }
+
+/** The colour a slot holds, within sRGB; nothing where it is empty or missing. */
+export function slotColor(palette: Palette, id: string): Color {
+  const value = palette.slots[id as keyof typeof palette.slots]?.value
+  const color = value ? colorOf(value) : undefined
+  return color ? applyShade(color, undefined) : nothing
+}
+
+/** The colour that a decision comes to, within sRGB. */
+export function decisionColor(palette: Palette, decision: ColorDecision): Color {
+  if (isBound(decision)) {
+    const value = palette.slots[decision.slot]?.value
+    const color = value ? colorOf(value) : undefined
+    return color ? applyShade(color, decision.shade) : nothing
+  }
+  const color = colorOf(decision.value)
+  return color ? applyShade(color, undefined) : nothing
+}
+
+/** Every colour that a paint can show: one for a plain colour, the stops of a gradient. */
+export function paintColors(palette: Palette, paint: Paint): Color[] {
+  return paintDecisions(paint).map((decision) => decisionColor(palette, decision))
+}
+
+/** The colour decisions inside a paint. */
+export function paintDecisions(paint: Paint): ColorDecision[] {
+  if (isColor(paint)) return [paint]
+  if ('gradient' in paint) return paint.stops.map((stop) => stop.color)
+  return [paint.under]
+}

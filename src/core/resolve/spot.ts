@@ -1,0 +1,56 @@
+import {
+  bodyOf,
+  sectionsInOrder,
+  type DocId,
+  type PageId,
+  type Paint,
+  type Section,
+  type SiteDocs,
+  type SiteElement,
+  type Theme,
+} from '../site'
+
+/** A section as it stands on one page: with the theme and the ground it really takes there. */
+export interface Spot {
+  readonly docs: SiteDocs
+  readonly doc: DocId
+  readonly section: Section
+  readonly theme: Theme
+  /** A fill of the section's own, or of the section a blending header lies on. */
+  readonly ownFill?: Paint
+}
+
+/** Header, bands and footer of a page, top to bottom. */
+export function spotsOnPage(docs: SiteDocs, page: PageId): Spot[] {
+  const bands = docs.pages[page] ? sectionsInOrder(docs.pages[page].body) : []
+  const shared = sectionsInOrder(docs.frame.body)
+  const at = (doc: DocId) => (section: Section) => spotOf(docs, doc, section, bands[0])
+  return [
+    ...shared.filter((section) => section.kind !== 'footer').map(at('frame')),
+    ...bands.map(at(page)),
+    ...shared.filter((section) => section.kind === 'footer').map(at('frame')),
+  ].flatMap((spot) => spot ?? [])
+}
+
+function spotOf(docs: SiteDocs, doc: DocId, section: Section, under?: Section): Spot | undefined {
+  const source = section.blend && under ? under : section
+  const theme = docs.frame.themes.byId[source.theme]
+  if (!theme) return undefined
+  const ownFill = source.colors?.fill?.rest
+  return { docs, doc, section, theme, ...(ownFill ? { ownFill } : {}) }
+}
+
+/** The elements around an element, from the outermost to its parent. */
+export function parentsOf(spot: Spot, id: string): SiteElement[] {
+  const body = bodyOf(spot.docs, spot.doc)
+  const search = (ids: readonly string[], above: SiteElement[]): SiteElement[] | undefined => {
+    for (const child of ids) {
+      if (child === id) return above
+      const element = body?.elements[child as keyof typeof body.elements]
+      const found = element?.children && search(element.children, [...above, element])
+      if (found) return found
+    }
+    return undefined
+  }
+  return search(spot.section.children, []) ?? []
+}

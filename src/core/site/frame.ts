@@ -1,0 +1,70 @@
+import { z } from 'zod'
+import { kindIds } from '../elements'
+import { styleId } from './ids'
+import { nameText, paletteSchema, plainText } from './palette'
+import { facetColors } from './paint'
+import { bodySchema } from './section'
+import { themesSchema } from './theme'
+
+/** Longest custom CSS, in UTF-16 units. */
+export const mostCustomCss = 200_000
+
+/** The shape of a document that is written today; see `upgrade`. */
+export const schemaVersion = 1
+
+/** A shared style of elements; a variant inherits from `parent` all it does not set. */
+export const elementStyleSchema = z.strictObject({
+  id: styleId,
+  name: nameText,
+  kind: z.enum(kindIds as [string, ...string[]]),
+  parent: styleId.optional(),
+  colors: facetColors,
+})
+
+/** Site-wide fonts: `family` names a bundled font. */
+export const typeSchema = z.strictObject({
+  heading: z.strictObject({ family: z.string().max(60), weight: z.number().min(100).max(900) }),
+  body: z.strictObject({ family: z.string().max(60), weight: z.number().min(100).max(900) }),
+  size: z.number().min(12).max(24),
+})
+
+/** Site-wide shapes, lengths in CSS pixels. */
+export const layoutSchema = z.strictObject({
+  contentWidth: z.number().min(600).max(1800),
+  sectionSpace: z.number().min(0).max(240),
+  sideSpace: z.number().min(0).max(120),
+  buttonRadius: z.number().min(0).max(999),
+  buttonLine: z.number().min(0).max(8),
+  buttonPad: z.tuple([z.number().min(0).max(60), z.number().min(0).max(60)]),
+  cardRadius: z.number().min(0).max(80),
+  cardLine: z.number().min(0).max(8),
+  pictureRadius: z.number().min(0).max(80),
+  fieldRadius: z.number().min(0).max(80),
+})
+
+/** An add-on keeps settings of its own, some of them colours. */
+export const addOnSchema = z.strictObject({
+  id: z.string().max(60),
+  name: nameText,
+  settings: z.record(z.string().max(80), z.union([z.string().max(500), z.number(), z.boolean()])),
+})
+
+/** What all pages of a site share. */
+export const frameSchema = z.strictObject({
+  schema: z.literal(schemaVersion),
+  name: nameText,
+  palette: paletteSchema,
+  themes: themesSchema,
+  styles: z.record(styleId, elementStyleSchema),
+  type: typeSchema,
+  layout: layoutSchema,
+  /** Header and footer. */
+  body: bodySchema,
+  customCss: plainText(mostCustomCss),
+  addOns: z.array(addOnSchema).max(40),
+})
+
+export type ElementStyle = z.infer<typeof elementStyleSchema>
+export type Frame = z.infer<typeof frameSchema>
+export type TypeSettings = z.infer<typeof typeSchema>
+export type LayoutSettings = z.infer<typeof layoutSchema>

@@ -1,0 +1,45 @@
+import { z } from 'zod'
+
+/**
+ * Ids are short, readable and never change. They stand in CSS names
+ * (`--slot-brand`, `[data-theme="on-ink"]`), so they keep to lower-case
+ * letters, digits and hyphens.
+ */
+const idText = z.string().regex(/^[a-z][a-z0-9-]{0,47}$/, 'not an id')
+
+export const slotId = idText.brand<'SlotId'>()
+export const themeId = idText.brand<'ThemeId'>()
+export const styleId = idText.brand<'StyleId'>()
+export const sectionId = idText.brand<'SectionId'>()
+export const elementId = idText.brand<'ElementId'>()
+export const pageId = idText.brand<'PageId'>()
+export const assetId = idText.brand<'AssetId'>()
+
+export type SlotId = z.infer<typeof slotId>
+export type ThemeId = z.infer<typeof themeId>
+export type StyleId = z.infer<typeof styleId>
+export type SectionId = z.infer<typeof sectionId>
+export type ElementId = z.infer<typeof elementId>
+export type PageId = z.infer<typeof pageId>
+export type AssetId = z.infer<typeof assetId>
+
+/** A document of a site is its frame or one of its pages. */
+export const docId = z.union([z.literal('frame'), pageId])
+export type DocId = z.infer<typeof docId>
+
+/** An id made from a name, not among those taken: `Soft grey` → `soft-grey`, `soft-grey-2`. */
+export function idFromName(name: string, taken: Iterable<string>, fallback: string): string {
+  const plain = name
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^[^a-z]+|-+$/g, '')
+    .slice(0, 40)
+    .replace(/-+$/, '')
+  const stem = plain || fallback
+  const used = new Set(taken)
+  if (!used.has(stem)) return stem
+  let number = 2
+  while (used.has(`${stem}-${number}`)) number += 1
+  return `${stem}-${number}`
+}

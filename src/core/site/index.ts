@@ -1,0 +1,49 @@
+export * from './ids'
+export {
+  colorDecision,
+  colorText,
+  isBound,
+  isColor,
+  isLoose,
+  paint,
+  states,
+  type BoundDecision,
+  type ColorDecision,
+  type FacetColors,
+  type GradientPaint,
+  type LooseDecision,
+  type Paint,
+  type State,
+} from './paint'
+export { type SiteElement } from './element'
+export {
+  mostSlots,
+  nameText,
+  paletteSchema,
+  plainText,
+  slotName,
+  slotsInOrder,
+  type Palette,
+  type Slot,
+} from './palette'
+export { themeSchema, themesInOrder, type Theme, type Themes } from './theme'
+export {
+  childrenOf,
+  sectionOf,
+  sectionsInOrder,
+  walkSection,
+  type Body,
+  type Section,
+} from './section'
+export {
+  frameSchema,
+  mostCustomCss,
+  schemaVersion,
+  type ElementStyle,
+  type Frame,
+  type LayoutSettings,
+  type TypeSettings,
+} from './frame'
+export { pageSchema, type Page } from './page'
+export { bodyOf, canonicalJson, type Asset, type Assets, type SiteDocs } from './docs'
+export { DocumentUnreadable, readFrame, readPage } from './upgrade'

@@ -1,0 +1,60 @@
+import { z } from 'zod'
+import { parseColor, shadeSchema } from '../color'
+import { assetId, slotId } from './ids'
+
+/** Text that is a CSS colour in some notation; kept to the letter. */
+export const colorText = z
+  .string()
+  .max(200)
+  .refine((text) => parseColor(text).ok, 'not a colour')
+
+/** Bound: refers to a slot, perhaps to one of its shades. */
+export const boundDecision = z.strictObject({ slot: slotId, shade: shadeSchema.optional() })
+/** Loose: holds a value of its own. */
+export const looseDecision = z.strictObject({ value: colorText })
+
+/** A colour decision; where it is absent, the next one in the chain counts. */
+export const colorDecision = z.union([boundDecision, looseDecision])
+
+export type BoundDecision = z.infer<typeof boundDecision>
+export type LooseDecision = z.infer<typeof looseDecision>
+export type ColorDecision = z.infer<typeof colorDecision>
+
+const stop = z.strictObject({ at: z.number().min(0).max(100), color: colorDecision })
+
+/** A gradient: `angle` in degrees as in CSS (90 runs left to right, 180 top to bottom), stops in per cent. */
+export const gradientPaint = z.strictObject({
+  gradient: z.enum(['linear', 'radial']),
+  angle: z.number().min(0).max(360),
+  stops: z.array(stop).min(2).max(12),
+})
+export const picturePaint = z.strictObject({
+  picture: assetId,
+  /** The colour that shows while the picture loads, and that contrast is measured against. */
+  under: colorDecision,
+})
+
+export const paint = z.union([boundDecision, looseDecision, gradientPaint, picturePaint])
+export type GradientPaint = z.infer<typeof gradientPaint>
+export type PicturePaint = z.infer<typeof picturePaint>
+export type Paint = z.infer<typeof paint>
+
+export const states = ['rest', 'hover'] as const
+export type State = (typeof states)[number]
+
+/** Overrides by facet and state, as an element, an element style or a section holds them. */
+export const facetColors = z.record(
+  z.string().regex(/^[a-z][A-Za-z]{0,23}$/),
+  z.strictObject({ rest: paint.optional(), hover: paint.optional() }),
+)
+export type FacetColors = z.infer<typeof facetColors>
+
+export function isBound(value: Paint): value is BoundDecision {
+  return 'slot' in value
+}
+export function isLoose(value: Paint): value is LooseDecision {
+  return 'value' in value
+}
+export function isColor(value: Paint): value is ColorDecision {
+  return isBound(value) || isLoose(value)
+}

@@ -1,0 +1,62 @@
+import { z } from 'zod'
+import { sectionLayouts } from '../elements'
+import { elementSchema, type SiteElement } from './element'
+import { elementId, sectionId, themeId, type ElementId, type SectionId } from './ids'
+import { nameText } from './palette'
+import { facetColors } from './paint'
+
+/** A band of a page. The header may blend: it takes theme and ground of the section under it. */
+export const sectionSchema = z.strictObject({
+  id: sectionId,
+  name: nameText,
+  kind: z.enum(['header', 'band', 'footer']),
+  theme: themeId,
+  blend: z.boolean().optional(),
+  layout: z.enum(sectionLayouts),
+  centered: z.boolean().optional(),
+  colors: facetColors.optional(),
+  children: z.array(elementId).max(200),
+})
+
+/** Sections with their elements, flat and by id: what frame and pages have in common. */
+export const bodySchema = z.strictObject({
+  order: z.array(sectionId).max(100),
+  sections: z.record(sectionId, sectionSchema),
+  elements: z.record(elementId, elementSchema),
+})
+
+export type Section = z.infer<typeof sectionSchema>
+export type Body = z.infer<typeof bodySchema>
+
+export function sectionsInOrder(body: Body): Section[] {
+  return body.order.flatMap((id) => body.sections[id] ?? [])
+}
+
+export function childrenOf(body: Body, ids: readonly ElementId[] = []): SiteElement[] {
+  return ids.flatMap((id) => body.elements[id] ?? [])
+}
+
+/** Calls back for every element of a section, outer before inner. */
+export function walkSection(
+  body: Body,
+  section: Section,
+  visit: (element: SiteElement, parents: readonly SiteElement[]) => void,
+): void {
+  const step = (ids: readonly ElementId[] | undefined, parents: readonly SiteElement[]) => {
+    for (const element of childrenOf(body, ids)) {
+      visit(element, parents)
+      step(element.children, [...parents, element])
+    }
+  }
+  step(section.children, [])
+}
+
+export function sectionOf(body: Body, element: ElementId): SectionId | undefined {
+  return sectionsInOrder(body).find((section) => {
+    let found = false
+    walkSection(body, section, ({ id }) => {
+      found ||= id === element
+    })
+    return found
+  })?.id
+}

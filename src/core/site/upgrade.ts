@@ -1,0 +1,36 @@
+import { frameSchema, schemaVersion, type Frame } from './frame'
+import { pageSchema, type Page } from './page'
+
+type Stored = { readonly schema?: unknown }
+type Step = (doc: Record<string, unknown>) => Record<string, unknown>
+
+/** Steps from version n to n + 1, by n. A change of the document's shape adds its step here. */
+const frameSteps: Readonly<Record<number, Step>> = {}
+const pageSteps: Readonly<Record<number, Step>> = {}
+
+export class DocumentUnreadable extends Error {}
+
+function upgrade(stored: unknown, steps: Readonly<Record<number, Step>>): unknown {
+  let doc = stored as Record<string, unknown>
+  let version = Number((stored as Stored)?.schema)
+  if (!Number.isInteger(version) || version > schemaVersion) {
+    throw new DocumentUnreadable(`document of schema ${String((stored as Stored)?.schema)}`)
+  }
+  while (version < schemaVersion) {
+    const step = steps[version]
+    if (!step) throw new DocumentUnreadable(`no step from schema ${version}`)
+    version += 1
+    doc = { ...step(doc), schema: version }
+  }
+  return doc
+}
+
+/** A stored frame in today's shape; throws `DocumentUnreadable` or a Zod error when it cannot be. */
+export function readFrame(stored: unknown): Frame {
+  return frameSchema.parse(upgrade(stored, frameSteps))
+}
+
+/** A stored page in today's shape; throws like `readFrame`. */
+export function readPage(stored: unknown): Page {
+  return pageSchema.parse(upgrade(stored, pageSteps))
+}

@@ -1,0 +1,66 @@
+import { colorKey, colorOf, difference, type Color } from '../color'
+import { slotColor } from '../resolve'
+import { isBound, slotsInOrder, type Palette, type SlotId } from '../site'
+import type { PlaceId, Use } from '../uses'
+
+/** Two colours nearer than this are taken for one another (CIEDE2000; common practice, no source). */
+const NEAR = 5
+
+/** One colour of the site: all that is bound to one slot, or all loose uses that paint alike. */
+export interface InventoryEntry {
+  readonly key: string
+  readonly color: Color
+  readonly slot?: SlotId
+  /** A slot that holds nearly this colour, or held it before. */
+  readonly near?: { readonly slot: SlotId; readonly difference: number; readonly held: boolean }
+  /** The ways in which it is written, in the order met. */
+  readonly notations: readonly string[]
+  readonly count: number
+  readonly places: readonly PlaceId[]
+}
+
+function nearSlot(palette: Palette, color: Color): InventoryEntry['near'] {
+  const candidates = slotsInOrder(palette).flatMap((slot) => {
+    if (slot.value === null) return []
+    const gap = difference(color, slotColor(palette, slot.id))
+    const once = slot.was.some((old) => {
+      const was = colorOf(old)
+      return was && colorKey({ ...was, alpha: 1 }) === colorKey({ ...color, alpha: 1 })
+    })
+    return gap <= NEAR || once ? [{ slot: slot.id, difference: gap, held: once }] : []
+  })
+  return candidates.sort((a, b) => a.difference - b.difference)[0]
+}
+
+/** All colours in use with their counts: slots in the palette's order, then loose ones, most used first. */
+export function takeInventory(palette: Palette, uses: readonly Use[]): InventoryEntry[] {
+  const groups = new Map<string, Use[]>()
+  for (const use of uses) {
+    if (!use.color) continue
+    const key = isBound(use.decision) ? `slot:${use.decision.slot}` : colorKey(use.color)
+    const group = groups.get(key)
+    if (group) group.push(use)
+    else groups.set(key, [use])
+  }
+  const entry = (key: string, group: readonly Use[]): InventoryEntry => {
+    const { decision, color } = group[0]!
+    const slot = isBound(decision) ? decision.slot : undefined
+    const shown = slot ? slotColor(palette, slot) : color!
+    const near = slot ? undefined : nearSlot(palette, shown)
+    return {
+      key,
+      color: shown,
+      ...(slot ? { slot } : {}),
+      ...(near ? { near } : {}),
+      notations: slot ? [] : [...new Set(group.map(({ text }) => text))],
+      count: group.length,
+      places: [...new Set(group.map(({ place }) => place))],
+    }
+  }
+  const entries = [...groups].map(([key, group]) => entry(key, group))
+  const rank = ({ slot }: InventoryEntry) => (slot ? palette.order.indexOf(slot) : Infinity)
+  return entries.sort((a, b) => {
+    if (a.slot || b.slot) return rank(a) - rank(b)
+    return b.count - a.count || (a.key < b.key ? -1 : 1)
+  })
+}

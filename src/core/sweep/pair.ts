@@ -1,0 +1,27 @@
+import { z } from 'zod'
+import { colorDecision, colorText, pageId, slotId } from '../site'
+
+/** What is looked for: all that refers to a slot, or loose colours within a CIEDE2000 distance of a value. */
+export const sweepFrom = z.union([
+  z.strictObject({ slot: slotId }),
+  z.strictObject({ value: colorText, within: z.number().min(0).max(20) }),
+])
+
+export const sweepPair = z.strictObject({ from: sweepFrom, to: colorDecision })
+
+export const sweepPaints = ['fill', 'text', 'line', 'shadow'] as const
+
+/** What is replaced by what, and where. */
+export const sweepRequest = z.strictObject({
+  pairs: z.array(sweepPair).min(1).max(50),
+  /** One page with header and footer left alone, or the whole site. */
+  scope: z.union([z.literal('site'), pageId]),
+  /** Only what paints these; all where absent. */
+  paints: z.array(z.enum(sweepPaints)).min(1).optional(),
+  /** Keys of uses that the person unticked. */
+  without: z.array(z.string().max(400)).max(100_000).optional(),
+})
+
+export type SweepFrom = z.infer<typeof sweepFrom>
+export type SweepPair = z.infer<typeof sweepPair>
+export type SweepRequest = z.infer<typeof sweepRequest>

@@ -1,0 +1,72 @@
+import { type Color } from '../color'
+import type { SweepChange } from '../edit'
+import { decisionColor } from '../resolve'
+import { canonicalJson, isBound, type Palette } from '../site'
+import { useKey, type Use } from '../uses'
+import { pairFor } from './match'
+import type { SweepRequest } from './pair'
+import { decisionAfter, textAfter } from './replacement'
+
+/** One line of a dry run. */
+export interface Hit {
+  readonly key: string
+  readonly use: Use
+  readonly pair: number
+  readonly after: string
+  readonly beforeColor?: Color
+  readonly afterColor: Color
+  /** Whether the use is tied to a slot once it is replaced. */
+  readonly becomesBound: boolean
+  readonly change: SweepChange
+}
+
+function inScope({ doc }: Use, scope: SweepRequest['scope']): boolean {
+  return scope === 'site' || doc === scope
+}
+
+function hitFor(palette: Palette, use: Use, request: SweepRequest): Hit | undefined {
+  const pair = pairFor(request.pairs, use)
+  if (pair === undefined) return undefined
+  const { to } = request.pairs[pair]!
+  const { doc, text: before } = use
+  const path = [...use.path]
+  const decision = decisionAfter(palette, use, to)
+  const shared = { key: useKey(use), use, pair, beforeColor: use.color }
+  if (use.start === undefined) {
+    if (canonicalJson(decision) === canonicalJson(use.decision)) return undefined
+    return {
+      ...shared,
+      after: isBound(decision) ? `slot ${decision.slot}` : decision.value,
+      afterColor: decisionColor(palette, decision),
+      becomesBound: isBound(decision),
+      change: { doc, path, before: use.decision, after: decision },
+    }
+  }
+  const after = textAfter(palette, use, to)
+  if (after === before) return undefined
+  return {
+    ...shared,
+    after,
+    afterColor: decisionColor(palette, decision),
+    becomesBound: use.bindable && isBound(decision),
+    change: { doc, path, start: use.start, before, after },
+  }
+}
+
+/**
+ * The dry run: every use that one of the pairs takes, with what it becomes.
+ * All pairs look at the site as it is, so two that swap do swap.
+ */
+export function planSweep(palette: Palette, uses: readonly Use[], request: SweepRequest): Hit[] {
+  const { paints, scope } = request
+  return uses
+    .filter((use) => inScope(use, scope))
+    .filter((use) => !paints || (paints as readonly string[]).includes(use.paints))
+    .flatMap((use) => hitFor(palette, use, request) ?? [])
+}
+
+/** The hits that are carried out: all but those that were unticked. */
+export function chosenHits(hits: readonly Hit[], without: readonly string[] = []): Hit[] {
+  const left = new Set(without)
+  return hits.filter(({ key }) => !left.has(key))
+}

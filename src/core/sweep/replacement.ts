@@ -1,0 +1,87 @@
+import {
+  applyShade,
+  colorOf,
+  parseColor,
+  tidyShade,
+  writeColor,
+  writeHex,
+  writeLegacyRgb,
+  type Color,
+  type Shade,
+} from '../color'
+import { decisionColor } from '../resolve'
+import { isBound, type BoundDecision, type ColorDecision, type Palette } from '../site'
+import type { Use } from '../uses'
+
+/** A colour in the notation that stood there, down to its letter case and commas. */
+export function writeLike(text: string, color: Color): string {
+  const parsed = parseColor(text)
+  const notation = parsed.ok ? parsed.notation : 'hex'
+  if (notation === 'rgb') return text.includes(',') ? writeLegacyRgb(color) : writeColor(color, 'rgb')
+  if (notation === 'hsl' || notation === 'hwb' || notation === 'oklch') {
+    return writeColor(color, notation)
+  }
+  const hex = writeHex(color)
+  return /[A-F]/.test(text) && !/[a-f]/.test(text) ? hex.toUpperCase() : hex
+}
+
+/** The target with the alpha that the use had, where it had one of its own. */
+function keepAlpha(palette: Palette, use: Use, to: ColorDecision): ColorDecision {
+  const alpha = use.color?.alpha ?? 1
+  const own = isBound(use.decision) ? undefined : alpha
+  if (own === undefined || own >= 1) return to
+  const target = decisionColor(palette, to)
+  if (!isBound(to)) return { value: writeHex({ ...target, alpha: own }) }
+  const shift = Math.round((own - target.alpha) * 100)
+  const shade = tidyShade({ ...to.shade, alpha: (to.shade?.alpha ?? 0) + shift })
+  return shade ? { slot: to.slot, shade } : { slot: to.slot }
+}
+
+function addShades(a: Shade | undefined, b: Shade | undefined): Shade | undefined {
+  const sum = (key: keyof Shade, limit: number) =>
+    Math.max(-limit, Math.min(limit, (a?.[key] ?? 0) + (b?.[key] ?? 0)))
+  return tidyShade({
+    lightness: sum('lightness', 100),
+    saturation: sum('saturation', 100),
+    hue: sum('hue', 180),
+    alpha: sum('alpha', 100),
+  })
+}
+
+/** What a decision becomes. A use bound to a shade stays that shade of the new slot. */
+export function decisionAfter(palette: Palette, use: Use, to: ColorDecision): ColorDecision {
+  if (!isBound(use.decision)) return keepAlpha(palette, use, to)
+  const { shade } = use.decision
+  if (!shade) return to
+  if (isBound(to)) {
+    const both = addShades(to.shade, shade)
+    return both ? { slot: to.slot, shade: both } : { slot: to.slot }
+  }
+  const color = colorOf(to.value)
+  return color ? { value: writeHex(applyShade(color, shade)) } : to
+}
+
+const signed = (letter: string, offset: number, unit: number) =>
+  offset ? `calc(${letter} ${offset < 0 ? '-' : '+'} ${Math.abs(offset) / unit})` : letter
+
+/** A reference to a slot in CSS text; shades are written as relative colours (CSS Color 5), for no property is kept for them there. */
+export function slotReference({ slot, shade }: BoundDecision): string {
+  const base = `var(--slot-${slot})`
+  if (!shade) return base
+  const { lightness = 0, saturation = 0, hue = 0, alpha = 0 } = shade
+  const fade = alpha ? ` / ${signed('alpha', alpha, 100)}` : ''
+  if (!lightness && !saturation && !hue) return `rgb(from ${base} r g b${fade})`
+  const chroma = saturation ? `calc(c * ${1 + saturation / 100})` : 'c'
+  return `oklch(from ${base} ${signed('l', lightness, 100)} ${chroma} ${signed('h', hue, 1)}${fade})`
+}
+
+/** What a stretch of text becomes. */
+export function textAfter(palette: Palette, use: Use, to: ColorDecision): string {
+  if (isBound(use.decision) && isBound(to)) {
+    const same = use.text.replace(`--slot-${use.decision.slot}`, `--slot-${to.slot}`)
+    return to.shade ? slotReference(to) : same
+  }
+  const decision = decisionAfter(palette, use, to)
+  if (isBound(decision) && use.bindable) return slotReference(decision)
+  return writeLike(use.text, decisionColor(palette, decision))
+}

@@ -1,0 +1,6 @@
+export { readCssColors, type FoundInCss } from './css-reader'
+export { readHtmlColors } from './html-reader'
+export { usesInFrame, usesInSite, usesOnPage } from './find-uses'
+export { places, type Place } from './places'
+export { reachOf, summarize, summarySchema, type Reach, type Summary } from './summary'
+export { useKey, type PlaceId, type Use, type UsePaints, type UsePath } from './use'

@@ -1,0 +1,239 @@
+import { colorOf, mapToGamut } from '../color'
+import { kindOf, sectionFacets, type ContentOf, type Facet, type KindId } from '../elements'
+import { decisionColor } from '../resolve'
+import {
+  isBound,
+  isColor,
+  themesInOrder,
+  type Body,
+  type ColorDecision,
+  type DocId,
+  type FacetColors,
+  type Frame,
+  type Page,
+  type Palette,
+  type SlotId,
+} from '../site'
+import { roleIds, roleName, roles } from '../theme'
+import { contextOf, lineAt, readCssColors, type FoundInCss } from './css-reader'
+import { readHtmlColors } from './html-reader'
+import type { PlaceId, Use, UsePath } from './use'
+
+/** What a reader is given: the frame, and the page when the document is one. */
+export interface Reading {
+  readonly frame: Frame
+  readonly doc: DocId
+  readonly page?: Page
+}
+
+export interface Place {
+  readonly id: PlaceId
+  readonly label: string
+  readonly read: (reading: Reading) => Use[]
+}
+
+function decisionUse(palette: Palette, decision: ColorDecision, rest: Omit<Use, 'text' | 'decision' | 'color' | 'bindable'>): Use {
+  const text = isBound(decision) ? `slot ${decision.slot}` : decision.value
+  return { ...rest, text, decision, color: decisionColor(palette, decision), bindable: true }
+}
+
+function facetUses(
+  palette: Palette,
+  colors: FacetColors | undefined,
+  facets: readonly Facet[],
+  base: { place: PlaceId; doc: DocId; path: UsePath; label: string; owner: Use['owner'] },
+): Use[] {
+  return facets.flatMap((facet) =>
+    (['rest', 'hover'] as const).flatMap((state) => {
+      const value = colors?.[facet.key]?.[state]
+      if (!value) return []
+      const path = [...base.path, facet.key, state]
+      const under = state === 'hover' ? ', pointer over' : ''
+      const label = `${base.label}, ${facet.label.toLowerCase()}${under}`
+      const use = (decision: ColorDecision, at: UsePath, words = label) =>
+        decisionUse(palette, decision, { ...base, path: at, paints: facet.paints, label: words })
+      if (isColor(value)) return [use(value, path)]
+      if ('picture' in value) return [use(value.under, [...path, 'under'])]
+      return value.stops.map((stop, i) =>
+        use(stop.color, [...path, 'stops', i, 'color'], `${label}, stop ${i + 1}`),
+      )
+    }),
+  )
+}
+
+const shorten = (words: string) => (words.length > 32 ? `${words.slice(0, 31).trimEnd()}…` : words)
+
+function bodyUses(place: PlaceId, { frame, doc, page }: Reading, body: Body): Use[] {
+  const where = page ? page.title : ''
+  const told = (name: string, what: string) => [where, name, what].filter(Boolean).join(', ')
+  const uses: Use[] = []
+  for (const section of Object.values(body.sections)) {
+    const base = { place, doc, path: ['body', 'sections', section.id, 'colors'] }
+    const owner = { section: section.id }
+    uses.push(
+      ...facetUses(frame.palette, section.colors, sectionFacets, {
+        ...base,
+        label: told(section.name, 'section'),
+        owner,
+      }),
+    )
+  }
+  for (const element of Object.values(body.elements)) {
+    if (!element.colors) continue
+    const kind = kindOf(element.kind)
+    uses.push(
+      ...facetUses(frame.palette, element.colors, kind.facets, {
+        place,
+        doc,
+        path: ['body', 'elements', element.id, 'colors'],
+        label: told(`${kind.label.toLowerCase()} “${shorten(kind.title(element.content))}”`, '').replace(/, $/, ''),
+        owner: { element: element.id },
+      }),
+    )
+  }
+  return uses
+}
+
+/** A find in text as a use; a slot that is referred to by `var()` counts as bound. */
+function textUse(
+  palette: Palette,
+  text: string,
+  find: FoundInCss,
+  rest: Pick<Use, 'place' | 'doc' | 'path' | 'owner' | 'label' | 'bindable'>,
+): Use[] {
+  const slot = find.slot as SlotId | undefined
+  const shared = { ...rest, start: find.start, text: find.text, paints: find.paints, ...contextOf(text, find.start, find.text.length) }
+  if (slot !== undefined) {
+    if (!palette.slots[slot]) return []
+    const color = decisionColor(palette, { slot })
+    return [{ ...shared, decision: { slot }, color }]
+  }
+  const color = colorOf(find.text)
+  return color ? [{ ...shared, decision: { value: find.text }, color: mapToGamut(color) }] : []
+}
+
+const themesPlace: Place = {
+  id: 'themes',
+  label: 'Themes',
+  read: ({ frame, page }) =>
+    page
+      ? []
+      : themesInOrder(frame.themes).flatMap((theme) =>
+          roleIds.map((role) =>
+            decisionUse(frame.palette, theme.roles[role], {
+              place: 'themes',
+              doc: 'frame',
+              path: ['themes', 'byId', theme.id, 'roles', role],
+              paints: roles[role].paints,
+              label: `${theme.name}, ${roleName(role).toLowerCase()}`,
+              owner: { theme: theme.id, role },
+            }),
+          ),
+        ),
+}
+
+const stylesPlace: Place = {
+  id: 'styles',
+  label: 'Element styles',
+  read: ({ frame, page }) =>
+    page
+      ? []
+      : Object.values(frame.styles).flatMap((style) =>
+          facetUses(frame.palette, style.colors, kindOf(style.kind as KindId).facets, {
+            place: 'styles',
+            doc: 'frame',
+            path: ['styles', style.id, 'colors'],
+            label: style.name,
+            owner: { style: style.id },
+          }),
+        ),
+}
+
+const contentPlace: Place = {
+  id: 'content',
+  label: 'Page content',
+  read: (reading) => (reading.page ? bodyUses('content', reading, reading.page.body) : []),
+}
+
+const sharedPlace: Place = {
+  id: 'shared',
+  label: 'Header and footer',
+  read: (reading) => (reading.page ? [] : bodyUses('shared', reading, reading.frame.body)),
+}
+
+const embedsPlace: Place = {
+  id: 'embeds',
+  label: 'Embedded snippets',
+  read: ({ frame, doc, page }) =>
+    Object.values((page ?? frame).body.elements).flatMap((element) => {
+      if (element.kind !== 'embed') return []
+      const { html, name } = element.content as ContentOf<'embed'>
+      return readHtmlColors(html).flatMap((find) =>
+        textUse(frame.palette, html, find, {
+          place: 'embeds',
+          doc,
+          path: ['body', 'elements', element.id, 'content', 'html'],
+          label: `${page ? `${page.title}, ` : ''}${name}`,
+          owner: { element: element.id, line: lineAt(html, find.start) },
+          bindable: !/^(?:bg|border)color$/.test(find.property),
+        }),
+      )
+    }),
+}
+
+const customCssPlace: Place = {
+  id: 'custom-css',
+  label: 'Custom CSS',
+  read: ({ frame, page }) =>
+    page
+      ? []
+      : readCssColors(frame.customCss, 'stylesheet').flatMap((find) => {
+          const line = lineAt(frame.customCss, find.start)
+          return textUse(frame.palette, frame.customCss, find, {
+            place: 'custom-css',
+            doc: 'frame',
+            path: ['customCss'],
+            label: `line ${line}`,
+            owner: { line },
+            bindable: true,
+          })
+        }),
+}
+
+const addOnsPlace: Place = {
+  id: 'add-ons',
+  label: 'Add-on settings',
+  read: ({ frame, page }) =>
+    page
+      ? []
+      : frame.addOns.flatMap((addOn, i) =>
+          Object.entries(addOn.settings).flatMap(([key, setting]) => {
+            if (typeof setting !== 'string' || !looksLikeColor(setting)) return []
+            const find = { start: 0, text: setting, property: key, paints: 'other' as const }
+            return textUse(frame.palette, setting, find, {
+              place: 'add-ons',
+              doc: 'frame',
+              path: ['addOns', i, 'settings', key],
+              label: `${addOn.name}, ${key}`,
+              owner: {},
+              bindable: false,
+            })
+          }),
+        ),
+}
+
+/** A setting is free text: only a colour with its `#`, a colour function, or a named colour counts. */
+function looksLikeColor(setting: string): boolean {
+  return /^(?:#|[a-z]+\(|[a-z]{3,}$)/i.test(setting) && !/^[\da-f]+$/i.test(setting) && !!colorOf(setting)
+}
+
+/** Every place, in the order in which hits are listed. */
+export const places: readonly Place[] = [
+  themesPlace,
+  stylesPlace,
+  contentPlace,
+  sharedPlace,
+  embedsPlace,
+  customCssPlace,
+  addOnsPlace,
+]

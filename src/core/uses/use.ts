@@ -1,0 +1,54 @@
+import type { Color } from '../color'
+import type { ColorDecision, DocId, ElementId, SectionId, StyleId, ThemeId } from '../site'
+import type { PaintedAs, RoleId } from '../theme'
+
+/** Where a colour can hide. Each place has a reader; a new one is a file and a line in `places`. */
+export type PlaceId =
+  | 'themes'
+  | 'styles'
+  | 'content'
+  | 'shared'
+  | 'embeds'
+  | 'custom-css'
+  | 'add-ons'
+
+/** What is painted; `shadow` and `other` stand only in text places. */
+export type UsePaints = PaintedAs | 'shadow' | 'other'
+
+export type UsePath = ReadonlyArray<string | number>
+
+/** One spot where a colour is decided. */
+export interface Use {
+  readonly place: PlaceId
+  readonly doc: DocId
+  /** Where it stands in its document. */
+  readonly path: UsePath
+  /** Offset in the text at `path`, for text places; absent for a decision of its own. */
+  readonly start?: number
+  /** As it is written there. */
+  readonly text: string
+  /** A little of what surrounds it, for text places; the colour stands at `textAt`. */
+  readonly context?: string
+  readonly textAt?: number
+  readonly decision: ColorDecision
+  /** The colour it comes to; absent while its slot is empty. */
+  readonly color?: Color
+  readonly paints: UsePaints
+  /** Whether a slot can be referred to here, or only a value can stand. */
+  readonly bindable: boolean
+  /** Where it is, in words. */
+  readonly label: string
+  readonly owner: {
+    readonly section?: SectionId
+    readonly element?: ElementId
+    readonly style?: StyleId
+    readonly theme?: ThemeId
+    readonly role?: RoleId
+    readonly line?: number
+  }
+}
+
+/** The same use has the same key in two runs over the same documents. */
+export function useKey({ doc, path, start }: Use): string {
+  return `${doc}/${path.join('/')}${start === undefined ? '' : `@${start}`}`
+}
