@@ -56,8 +56,7 @@ export function colorKey(color: Color): string {
 export function over(top: Color, below: Color): Color {
   const alpha = top.alpha + below.alpha * (1 - top.alpha)
   if (alpha === 0) return { ...top, alpha: 0 }
-  const mix = (t: number, b: number) =>
-    (t * top.alpha + b * below.alpha * (1 - top.alpha)) / alpha
+  const mix = (t: number, b: number) => (t * top.alpha + b * below.alpha * (1 - top.alpha)) / alpha
   return {
     r: mix(top.r, below.r),
     g: mix(top.g, below.g),

@@ -7,7 +7,10 @@ const JND = 0.02
 const PRECISION = 0.0001
 
 function clip(color: Color): Color {
-  return fromChannels([clamp(color.r, 0, 1), clamp(color.g, 0, 1), clamp(color.b, 0, 1)], color.alpha)
+  return fromChannels(
+    [clamp(color.r, 0, 1), clamp(color.g, 0, 1), clamp(color.b, 0, 1)],
+    color.alpha,
+  )
 }
 
 function distance(a: Color, b: Color): number {

@@ -12,17 +12,7 @@ import { D50_TO_D65, xyzToSrgb } from './xyz'
 
 /** The families of notation that can be read; `color` is every `color(…)` function. */
 export type Notation =
-  | 'hex'
-  | 'named'
-  | 'rgb'
-  | 'hsl'
-  | 'hwb'
-  | 'lab'
-  | 'lch'
-  | 'oklab'
-  | 'oklch'
-  | 'color'
-  | 'mixed'
+  'hex' | 'named' | 'rgb' | 'hsl' | 'hwb' | 'lab' | 'lch' | 'oklab' | 'oklch' | 'color' | 'mixed'
 
 export type ColorProblem = 'empty' | 'too-long' | 'hex-length' | 'hex-digit' | 'not-a-color'
 

@@ -1,6 +1,13 @@
 import { z } from 'zod'
 import { writeShade } from '../color'
-import { colorDecision, isBound, slotName, themeId, type ColorDecision, type SiteDocs } from '../site'
+import {
+  colorDecision,
+  isBound,
+  slotName,
+  themeId,
+  type ColorDecision,
+  type SiteDocs,
+} from '../site'
 import { roleIds, roleName } from '../theme'
 import { defineEdit } from './edit'
 

@@ -6,7 +6,17 @@ import { tag } from './markup'
 /** What a snippet may hold: words, boxes, pictures and style attributes; nothing that runs or loads from elsewhere. */
 function cleanSnippet(html: string): string {
   return sanitize(html, {
-    allowedTags: [...sanitize.defaults.allowedTags, 'img', 'button', 'label', 'input', 'svg', 'path', 'circle', 'rect'],
+    allowedTags: [
+      ...sanitize.defaults.allowedTags,
+      'img',
+      'button',
+      'label',
+      'input',
+      'svg',
+      'path',
+      'circle',
+      'rect',
+    ],
     allowedAttributes: {
       '*': ['class', 'style', 'title', 'aria-*', 'role'],
       a: ['href'],

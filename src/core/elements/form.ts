@@ -12,9 +12,7 @@ const field = z.strictObject({
 function writeField({ label, hint, type }: z.infer<typeof field>): string {
   const shared = { class: 'field', placeholder: hint }
   const control =
-    type === 'long'
-      ? tag('textarea', { ...shared, rows: 4 })
-      : tag('input', { ...shared, type })
+    type === 'long' ? tag('textarea', { ...shared, rows: 4 }) : tag('input', { ...shared, type })
   return tag('label', { class: 'field-label' }, tag('span', {}, escapeHtml(label)) + control)
 }
 

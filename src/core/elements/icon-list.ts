@@ -7,9 +7,7 @@ export const iconList = defineKind({
   kind: 'iconList',
   label: 'Icon list',
   content: z.strictObject({
-    items: z
-      .array(z.strictObject({ icon: z.string().max(20), text: z.string().max(300) }))
-      .max(30),
+    items: z.array(z.strictObject({ icon: z.string().max(20), text: z.string().max(300) })).max(30),
   }),
   facets: [
     { key: 'icon', label: 'Icons', paints: 'text', part: 'icon', role: 'accent' },

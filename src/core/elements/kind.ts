@@ -32,7 +32,9 @@ export interface Surroundings {
   /** Attributes of the outermost tag: class, data-el, element style. */
   readonly root: Record<string, string>
   readonly children: string
-  readonly asset: (id: string) => { url: string; width: number; height: number; alt: string } | undefined
+  readonly asset: (
+    id: string,
+  ) => { url: string; width: number; height: number; alt: string } | undefined
   readonly link: (href: string) => string
   readonly isCurrent: (href: string) => boolean
 }

@@ -23,6 +23,10 @@ export const mark = defineKind({
   css: `
 .mark { display: inline-flex; gap: 0.4em; margin: 0; font-size: 0.9375rem; font-weight: 600; }`,
   html: ({ text, tone }, { root }) =>
-    tag('p', { ...root, 'data-tone': tone }, `${tag('span', { 'aria-hidden': 'true' }, SIGNS[tone])}${escapeHtml(text)}`),
+    tag(
+      'p',
+      { ...root, 'data-tone': tone },
+      `${tag('span', { 'aria-hidden': 'true' }, SIGNS[tone])}${escapeHtml(text)}`,
+    ),
   title: ({ text }) => text,
 })

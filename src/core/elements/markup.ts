@@ -15,7 +15,9 @@ type Attributes = Record<string, string | number | boolean | undefined>
 function writeAttributes(attributes: Attributes): string {
   return Object.entries(attributes)
     .filter(([, value]) => value !== undefined && value !== false)
-    .map(([name, value]) => (value === true ? ` ${name}` : ` ${name}="${escapeHtml(String(value))}"`))
+    .map(([name, value]) =>
+      value === true ? ` ${name}` : ` ${name}="${escapeHtml(String(value))}"`,
+    )
     .join('')
 }
 

@@ -20,7 +20,13 @@ export const navigation = defineKind({
       role: 'text',
       hover: 'linkHover',
     },
-    { key: 'line', label: 'Mark of this page', paints: 'line', part: 'navigation-link', role: 'accent' },
+    {
+      key: 'line',
+      label: 'Mark of this page',
+      paints: 'line',
+      part: 'navigation-link',
+      role: 'accent',
+    },
   ],
   css: `
 .navigation { display: flex; flex-wrap: wrap; gap: 0.35rem 1.75rem; }
@@ -31,7 +37,11 @@ export const navigation = defineKind({
   html: ({ items, upright }, { root, link, isCurrent }) =>
     tag(
       'nav',
-      { ...root, class: upright ? `${root.class} upright` : root.class, 'aria-label': items[0]?.label },
+      {
+        ...root,
+        class: upright ? `${root.class} upright` : root.class,
+        'aria-label': items[0]?.label,
+      },
       items
         .map(({ label, href }) =>
           tag(

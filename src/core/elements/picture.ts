@@ -15,7 +15,13 @@ export const picture = defineKind({
       .optional(),
   }),
   facets: [
-    { key: 'caption', label: 'Caption', paints: 'text', part: 'picture-caption', role: 'mutedText' },
+    {
+      key: 'caption',
+      label: 'Caption',
+      paints: 'text',
+      part: 'picture-caption',
+      role: 'mutedText',
+    },
   ],
   css: `
 .picture { margin: 0; }

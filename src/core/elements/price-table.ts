@@ -43,7 +43,8 @@ export const priceTable = defineKind({
     return tag(
       'table',
       root,
-      tag('thead', {}, tag('tr', { class: 'price-row' }, headRow)) + tag('tbody', {}, body.join('')),
+      tag('thead', {}, tag('tr', { class: 'price-row' }, headRow)) +
+        tag('tbody', {}, body.join('')),
     )
   },
   title: ({ head }) => head.join(', '),

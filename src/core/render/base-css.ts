@@ -57,5 +57,8 @@ export function fontCss({ type }: Frame, fontUrl: (file: string) => string): str
 /** Shapes and role colours of all kinds: the part of the stylesheet that no decision changes. */
 export function kindsCss(): string {
   const shapes = [pageCss, sectionCss, ...kindIds.map((id) => kindOf(id).css)]
-  return `${shapes.map((css) => css.trim()).filter(Boolean).join('\n')}\n${writeRules(kindColorRules())}`
+  return `${shapes
+    .map((css) => css.trim())
+    .filter(Boolean)
+    .join('\n')}\n${writeRules(kindColorRules())}`
 }

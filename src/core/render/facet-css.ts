@@ -22,9 +22,14 @@ function roleRules(kindSelector: string, facet: Facet): CssRule[] {
     typeof facet.role === 'string'
       ? [rule(target(kindSelector, facet, 'rest', true), facet.role)]
       : Object.entries(facet.role.of).map(([word, role]) =>
-          rule(`${kindSelector}:where([data-${(facet.role as { by: string }).by}="${word}"])`, role),
+          rule(
+            `${kindSelector}:where([data-${(facet.role as { by: string }).by}="${word}"])`,
+            role,
+          ),
         )
-  return facet.hover ? [...rest, rule(target(kindSelector, facet, 'hover', true), facet.hover)] : rest
+  return facet.hover
+    ? [...rest, rule(target(kindSelector, facet, 'hover', true), facet.hover)]
+    : rest
 }
 
 /** What every kind takes from the theme: the same for all sites. */

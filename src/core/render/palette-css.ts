@@ -16,7 +16,8 @@ type ShadesBySlot = Map<SlotId, Map<string, Shade>>
 
 function addFacets(found: ShadesBySlot, colors: FacetColors | undefined): void {
   for (const { rest, hover } of Object.values(colors ?? {})) {
-    for (const paint of [rest, hover]) if (paint) paintDecisions(paint).forEach((d) => add(found, d))
+    for (const paint of [rest, hover])
+      if (paint) paintDecisions(paint).forEach((d) => add(found, d))
   }
 }
 
@@ -49,9 +50,6 @@ export function slotProperties(
   slot: SlotId,
   shades: Iterable<Shade> = [],
 ): Array<[property: string, value: string]> {
-  if (palette.slots[slot]?.value == null) {
-    return [undefined, ...shades].map((shade) => [slotProperty(slot, shade), 'transparent'])
-  }
   return [undefined, ...shades].map((shade) => [
     slotProperty(slot, shade),
     writeHex(decisionColor(palette, shade ? { slot, shade } : { slot })),

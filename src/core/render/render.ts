@@ -60,7 +60,11 @@ function writeElements(
 
 const SECTION_TAG = { header: 'header', band: 'section', footer: 'footer' } as const
 
-function writeSection({ docs, doc, section, theme }: Spot, page: PageId, where: Whereabouts): string {
+function writeSection(
+  { docs, doc, section, theme }: Spot,
+  page: PageId,
+  where: Whereabouts,
+): string {
   const body = bodyOf(docs, doc)!
   const inner = tag(
     'div',
@@ -163,10 +167,7 @@ export function renderSiteCss(frame: Frame, pages: readonly Page[], where: Where
 /** What only one page needs: colours set on its elements and sections. */
 export function renderPageCss(docs: SiteDocs, page: PageId, where: Whereabouts): string {
   const body = bodyOf(docs, page)
-  return writeRules([
-    ...sectionRules(docs, page, where),
-    ...(body ? bodyRules(body, where) : []),
-  ])
+  return writeRules([...sectionRules(docs, page, where), ...(body ? bodyRules(body, where) : [])])
 }
 
 /** Nothing on a page may run or come from elsewhere. */

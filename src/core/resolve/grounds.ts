@@ -15,7 +15,9 @@ function fillsOf(
   state: State,
   wanted: (facet: Facet) => boolean,
 ): Color[] {
-  const facet = facetsOf(element).find((candidate) => candidate.paints === 'fill' && wanted(candidate))
+  const facet = facetsOf(element).find(
+    (candidate) => candidate.paints === 'fill' && wanted(candidate),
+  )
   if (!facet) return []
   return paintColors(spot.docs.frame.palette, traceFacet(spot, element, facet, state).paint)
 }
@@ -33,7 +35,10 @@ export function groundsUnder(spot: Spot, element: SiteElement, trace: Trace): Co
     ...parentsOf(spot, element.id).map((parent) => fillsOf(spot, parent, 'rest', whole)),
     on ? fillsOf(spot, element, trace.state, (facet) => facet.key === on) : [],
   ]
-  return layers.reduce<Color[]>((grounds, fills) => (fills.length ? layer(fills, grounds) : grounds), [white])
+  return layers.reduce<Color[]>(
+    (grounds, fills) => (fills.length ? layer(fills, grounds) : grounds),
+    [white],
+  )
 }
 
 export interface Reading {

@@ -20,8 +20,18 @@ import type { Spot } from './spot'
 
 /** One place in the chain that could decide a colour; `paint` is absent where it sets nothing. */
 export type Decider =
-  | { readonly at: 'element'; readonly element: ElementId; readonly state: State; readonly paint?: Paint }
-  | { readonly at: 'section'; readonly section: SectionId; readonly state: State; readonly paint?: Paint }
+  | {
+      readonly at: 'element'
+      readonly element: ElementId
+      readonly state: State
+      readonly paint?: Paint
+    }
+  | {
+      readonly at: 'section'
+      readonly section: SectionId
+      readonly state: State
+      readonly paint?: Paint
+    }
   | { readonly at: 'style'; readonly style: StyleId; readonly state: State; readonly paint?: Paint }
   | {
       readonly at: 'theme'
@@ -58,7 +68,7 @@ export function styleChain(
   id: StyleId | undefined,
 ): ElementStyle[] {
   const chain: ElementStyle[] = []
-  for (let style = id && styles[id]; style && !chain.includes(style); ) {
+  for (let style = id && styles[id]; style && !chain.includes(style);) {
     chain.push(style)
     style = style.parent && styles[style.parent]
   }

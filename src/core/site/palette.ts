@@ -7,7 +7,10 @@ export const plainText = (longest: number) =>
   z
     .string()
     .max(longest)
-    .refine((text) => text.isWellFormed() && !text.includes('\0'), 'holds characters that cannot be kept')
+    .refine(
+      (text) => text.isWellFormed() && !text.includes('\0'),
+      'holds characters that cannot be kept',
+    )
 
 /** A name: one line of 1 to 60 characters. */
 export const nameText = plainText(60)

@@ -17,7 +17,8 @@ import type { Use } from '../uses'
 export function writeLike(text: string, color: Color): string {
   const parsed = parseColor(text)
   const notation = parsed.ok ? parsed.notation : 'hex'
-  if (notation === 'rgb') return text.includes(',') ? writeLegacyRgb(color) : writeColor(color, 'rgb')
+  if (notation === 'rgb')
+    return text.includes(',') ? writeLegacyRgb(color) : writeColor(color, 'rgb')
   if (notation === 'hsl' || notation === 'hwb' || notation === 'oklch') {
     return writeColor(color, notation)
   }

@@ -34,7 +34,8 @@ export const roleIds = [
 
 export type RoleId = (typeof roleIds)[number]
 
-export type RoleGroup = 'Ground' | 'Words' | 'Main button' | 'Quiet button' | 'Marks' | 'Form fields'
+export type RoleGroup =
+  'Ground' | 'Words' | 'Main button' | 'Quiet button' | 'Marks' | 'Form fields'
 
 /** What is painted with a role; Sweep narrows by it. */
 export type PaintedAs = 'fill' | 'text' | 'line'
@@ -60,7 +61,14 @@ const table: readonly Role[] = [
   { id: 'surface', label: 'Card ground', group: 'Ground', paints: 'fill', on: [] },
   { id: 'heading', label: 'Heading', group: 'Words', paints: 'text', on: GROUNDS, needs: TEXT },
   { id: 'text', label: 'Text', group: 'Words', paints: 'text', on: GROUNDS, needs: TEXT },
-  { id: 'mutedText', label: 'Muted text', group: 'Words', paints: 'text', on: GROUNDS, needs: TEXT },
+  {
+    id: 'mutedText',
+    label: 'Muted text',
+    group: 'Words',
+    paints: 'text',
+    on: GROUNDS,
+    needs: TEXT,
+  },
   { id: 'link', label: 'Link', group: 'Words', paints: 'text', on: GROUNDS, needs: TEXT },
   {
     id: 'linkHover',
@@ -80,7 +88,13 @@ const table: readonly Role[] = [
     needs: TEXT,
   },
   { id: 'buttonLine', label: 'Border', group: 'Main button', paints: 'line', on: [] },
-  { id: 'buttonHoverFill', label: 'Fill, pointer over', group: 'Main button', paints: 'fill', on: [] },
+  {
+    id: 'buttonHoverFill',
+    label: 'Fill, pointer over',
+    group: 'Main button',
+    paints: 'fill',
+    on: [],
+  },
   {
     id: 'buttonHoverLabel',
     label: 'Label, pointer over',
@@ -106,7 +120,13 @@ const table: readonly Role[] = [
     on: GROUNDS,
     needs: SHAPE,
   },
-  { id: 'quietHoverFill', label: 'Fill, pointer over', group: 'Quiet button', paints: 'fill', on: [] },
+  {
+    id: 'quietHoverFill',
+    label: 'Fill, pointer over',
+    group: 'Quiet button',
+    paints: 'fill',
+    on: [],
+  },
   {
     id: 'quietHoverLabel',
     label: 'Label, pointer over',
@@ -116,7 +136,14 @@ const table: readonly Role[] = [
     needs: TEXT,
   },
   { id: 'line', label: 'Dividers and borders', group: 'Marks', paints: 'line', on: [] },
-  { id: 'accent', label: 'Icons, highlights', group: 'Marks', paints: 'text', on: GROUNDS, needs: SHAPE },
+  {
+    id: 'accent',
+    label: 'Icons, highlights',
+    group: 'Marks',
+    paints: 'text',
+    on: GROUNDS,
+    needs: SHAPE,
+  },
   { id: 'focus', label: 'Focus ring', group: 'Marks', paints: 'line', on: GROUNDS, needs: SHAPE },
   { id: 'success', label: 'Good news', group: 'Marks', paints: 'text', on: GROUNDS, needs: TEXT },
   { id: 'warning', label: 'Caution', group: 'Marks', paints: 'text', on: GROUNDS, needs: TEXT },
@@ -138,7 +165,14 @@ const table: readonly Role[] = [
     on: ['fieldGround'],
     needs: TEXT,
   },
-  { id: 'fieldLine', label: 'Border', group: 'Form fields', paints: 'line', on: GROUNDS, needs: SHAPE },
+  {
+    id: 'fieldLine',
+    label: 'Border',
+    group: 'Form fields',
+    paints: 'line',
+    on: GROUNDS,
+    needs: SHAPE,
+  },
 ]
 
 export const roles: Readonly<Record<RoleId, Role>> = Object.fromEntries(

@@ -30,7 +30,10 @@ const SLOT = /^--slot-([a-z][a-z0-9-]*?)(?:--[a-z0-9-]+)?$/
  * its exact place. Comments, strings, addresses and selectors are passed over;
  * what cannot be parsed is left alone.
  */
-export function readCssColors(css: string, context: 'stylesheet' | 'declarationList'): FoundInCss[] {
+export function readCssColors(
+  css: string,
+  context: 'stylesheet' | 'declarationList',
+): FoundInCss[] {
   const found: FoundInCss[] = []
   const tree = parse(css, {
     context,
@@ -96,7 +99,11 @@ export function lineAt(text: string, offset: number): number {
 }
 
 /** The line around a find, trimmed for showing. */
-export function contextOf(text: string, start: number, length: number): { context: string; textAt: number } {
+export function contextOf(
+  text: string,
+  start: number,
+  length: number,
+): { context: string; textAt: number } {
   const lineStart = text.lastIndexOf('\n', start - 1) + 1
   const lineEnd = text.indexOf('\n', start + length)
   const line = text.slice(lineStart, lineEnd === -1 ? undefined : lineEnd)

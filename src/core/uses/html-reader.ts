@@ -39,7 +39,9 @@ function shifted(finds: readonly FoundInCss[], by: number): FoundInCss[] {
 function readStyleBlock(node: Node, found: FoundInCss[]): void {
   const text = 'childNodes' in node ? node.childNodes[0] : undefined
   if (text?.nodeName !== '#text' || !text.sourceCodeLocation || !('value' in text)) return
-  found.push(...shifted(readCssColors(text.value, 'stylesheet'), text.sourceCodeLocation.startOffset))
+  found.push(
+    ...shifted(readCssColors(text.value, 'stylesheet'), text.sourceCodeLocation.startOffset),
+  )
 }
 
 function readAttributes(html: string, element: Node, found: FoundInCss[]): void {

@@ -32,7 +32,11 @@ export interface Place {
   readonly read: (reading: Reading) => Use[]
 }
 
-function decisionUse(palette: Palette, decision: ColorDecision, rest: Omit<Use, 'text' | 'decision' | 'color' | 'bindable'>): Use {
+function decisionUse(
+  palette: Palette,
+  decision: ColorDecision,
+  rest: Omit<Use, 'text' | 'decision' | 'color' | 'bindable'>,
+): Use {
   const text = isBound(decision) ? `slot ${decision.slot}` : decision.value
   return { ...rest, text, decision, color: decisionColor(palette, decision), bindable: true }
 }
@@ -86,7 +90,10 @@ function bodyUses(place: PlaceId, { frame, doc, page }: Reading, body: Body): Us
         place,
         doc,
         path: ['body', 'elements', element.id, 'colors'],
-        label: told(`${kind.label.toLowerCase()} “${shorten(kind.title(element.content))}”`, '').replace(/, $/, ''),
+        label: told(
+          `${kind.label.toLowerCase()} “${shorten(kind.title(element.content))}”`,
+          '',
+        ).replace(/, $/, ''),
         owner: { element: element.id },
       }),
     )
@@ -102,7 +109,13 @@ function textUse(
   rest: Pick<Use, 'place' | 'doc' | 'path' | 'owner' | 'label' | 'bindable'>,
 ): Use[] {
   const slot = find.slot as SlotId | undefined
-  const shared = { ...rest, start: find.start, text: find.text, paints: find.paints, ...contextOf(text, find.start, find.text.length) }
+  const shared = {
+    ...rest,
+    start: find.start,
+    text: find.text,
+    paints: find.paints,
+    ...contextOf(text, find.start, find.text.length),
+  }
   if (slot !== undefined) {
     if (!palette.slots[slot]) return []
     const color = decisionColor(palette, { slot })
@@ -224,7 +237,11 @@ const addOnsPlace: Place = {
 
 /** A setting is free text: only a colour with its `#`, a colour function, or a named colour counts. */
 function looksLikeColor(setting: string): boolean {
-  return /^(?:#|[a-z]+\(|[a-z]{3,}$)/i.test(setting) && !/^[\da-f]+$/i.test(setting) && !!colorOf(setting)
+  return (
+    /^(?:#|[a-z]+\(|[a-z]{3,}$)/i.test(setting) &&
+    !/^[\da-f]+$/i.test(setting) &&
+    !!colorOf(setting)
+  )
 }
 
 /** Every place, in the order in which hits are listed. */

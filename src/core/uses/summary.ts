@@ -88,7 +88,13 @@ function tracesOf(frame: Frame, group: Summary['groups'][number]): Trace[] {
   if (!theme) return []
   const docs = { frame, pages: {} }
   const section = { id: 'sample', theme: theme.id } as unknown as Section
-  const spot: Spot = { docs, doc: 'frame', section, theme, ...(group.fill ? { ownFill: group.fill } : {}) }
+  const spot: Spot = {
+    docs,
+    doc: 'frame',
+    section,
+    theme,
+    ...(group.fill ? { ownFill: group.fill } : {}),
+  }
   const element = group.sample as SiteElement | undefined
   return facetsOf(element).flatMap((facet) => {
     const rest = traceFacet(spot, element, facet, 'rest')
@@ -112,4 +118,3 @@ export function reachOf(frame: Frame, summaries: readonly Summary[]): Reach {
   }
   return { slots, roles }
 }
-

@@ -4,13 +4,7 @@ import type { PaintedAs, RoleId } from '../theme'
 
 /** Where a colour can hide. Each place has a reader; a new one is a file and a line in `places`. */
 export type PlaceId =
-  | 'themes'
-  | 'styles'
-  | 'content'
-  | 'shared'
-  | 'embeds'
-  | 'custom-css'
-  | 'add-ons'
+  'themes' | 'styles' | 'content' | 'shared' | 'embeds' | 'custom-css' | 'add-ons'
 
 /** What is painted; `shadow` and `other` stand only in text places. */
 export type UsePaints = PaintedAs | 'shadow' | 'other'

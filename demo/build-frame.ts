@@ -1,0 +1,38 @@
+import type { RoleId } from '@/core/theme'
+
+/** Palette and themes of a demo site in short form; the frame's schema checks the result. */
+type Decision = string | { readonly value: string }
+
+/** `paper`, `brand-10` (ten points darker), `ink+8`, `paper~` (seen through). */
+function decide(short: Decision): unknown {
+  if (typeof short !== 'string') return short
+  const [, slot, lightness] = /^([a-z]+)([+-]\d+)?$/.exec(short) ?? []
+  if (short.endsWith('~')) return { slot: short.slice(0, -1), shade: { alpha: -100 } }
+  return lightness ? { slot, shade: { lightness: Number(lightness) } } : { slot }
+}
+
+export function theme(id: string, name: string, roles: Record<RoleId, Decision>) {
+  const decided = Object.entries(roles).map(([role, decision]) => [role, decide(decision)])
+  return { id, name, roles: Object.fromEntries(decided) }
+}
+
+type ShortTheme = ReturnType<typeof theme>
+
+export function themeSet(themes: readonly ShortTheme[]) {
+  return {
+    order: themes.map(({ id }) => id),
+    byId: Object.fromEntries(themes.map((each) => [each.id, each])),
+  }
+}
+
+export function palette(
+  slots: ReadonlyArray<readonly [id: string, name: string, value: string]>,
+  was: Readonly<Record<string, string[]>> = {},
+) {
+  return {
+    order: slots.map(([id]) => id),
+    slots: Object.fromEntries(
+      slots.map(([id, name, value]) => [id, { id, name, value, was: was[id] ?? [] }]),
+    ),
+  }
+}

@@ -1,0 +1,143 @@
+import type { ContentOf, KindId } from '@/core/elements'
+import {
+  pageSchema,
+  schemaVersion,
+  type Body,
+  type FacetColors,
+  type Page,
+  type Section,
+} from '@/core/site'
+
+/** Small words to write demo pages with; ids are given as the page is put together. */
+export interface Draft {
+  readonly kind: KindId
+  readonly content: unknown
+  readonly style?: string
+  readonly colors?: unknown
+  readonly children?: readonly Draft[]
+}
+
+type More = Pick<Draft, 'style' | 'colors' | 'children'>
+
+function draft<Kind extends KindId>(kind: Kind, content: ContentOf<Kind>, more: More = {}): Draft {
+  return { kind, content, ...more }
+}
+
+type Words = string | ReadonlyArray<string | readonly [text: string, href: string]>
+
+const runs = (words: Words) =>
+  (typeof words === 'string' ? [words] : words).map((word) =>
+    typeof word === 'string' ? { text: word } : { text: word[0], href: word[1] },
+  )
+
+export const h1 = (text: string, more?: More) => draft('heading', { text, level: 1 }, more)
+export const h2 = (text: string, more?: More) => draft('heading', { text, level: 2 }, more)
+export const h3 = (text: string, more?: More) => draft('heading', { text, level: 3 }, more)
+export const p = (words: Words, more?: More) => draft('paragraph', { runs: runs(words) }, more)
+export const lead = (words: Words, more?: More) =>
+  draft('paragraph', { runs: runs(words), lead: true }, more)
+export const fine = (words: Words, more?: More) => draft('finePrint', { runs: runs(words) }, more)
+export const button = (label: string, href?: string, more?: More) =>
+  draft('mainButton', href === undefined ? { label } : { label, href }, more)
+export const quiet = (label: string, href?: string, more?: More) =>
+  draft('quietButton', href === undefined ? { label } : { label, href }, more)
+export const picture = (asset: string, ratio?: string, caption?: string) =>
+  draft('picture', { asset, ...(ratio ? { ratio } : {}), ...(caption ? { caption } : {}) })
+export const icons = (...items: ReadonlyArray<readonly [icon: string, text: string]>) =>
+  draft('iconList', { items: items.map(([icon, text]) => ({ icon, text })) })
+export const quote = (text: string, source: string, more?: More) =>
+  draft('quote', { text, source }, more)
+export const card = (children: readonly Draft[], more: More = {}) =>
+  draft('card', {}, { ...more, children })
+export const prices = (head: string[], ...rows: string[][]) => draft('priceTable', { head, rows })
+export const divider = (more?: More) => draft('divider', {}, more)
+export const mark = (tone: ContentOf<'mark'>['tone'], text: string) => draft('mark', { tone, text })
+export const embed = (name: string, html: string) => draft('embed', { name, html })
+export const nav = (
+  items: ReadonlyArray<readonly [string, string]>,
+  upright = false,
+  more?: More,
+) =>
+  draft(
+    'navigation',
+    { items: items.map(([label, href]) => ({ label, href })), ...(upright ? { upright } : {}) },
+    more,
+  )
+export const wordmark = (name: string, asset: string) =>
+  draft('wordmark', { name, asset, href: 'page:home' })
+export const form = (
+  fields: ReadonlyArray<readonly [label: string, hint: string, type: 'text' | 'email' | 'long']>,
+  children: readonly Draft[],
+  inline = false,
+) =>
+  draft(
+    'form',
+    {
+      fields: fields.map(([label, hint, type]) => ({ label, hint, type })),
+      ...(inline ? { inline } : {}),
+    },
+    { children },
+  )
+
+const arranged = (arrange: ContentOf<'group'>['arrange']) => (children: readonly Draft[]) =>
+  draft('group', { arrange }, { children })
+export const column = arranged('column')
+export const row = arranged('row')
+export const grid = arranged('grid')
+
+export interface SectionDraft extends Partial<
+  Pick<Section, 'kind' | 'blend' | 'centered' | 'layout'>
+> {
+  readonly id: string
+  readonly name: string
+  readonly theme: string
+  readonly colors?: FacetColors | unknown
+  readonly children: readonly Draft[]
+}
+
+/** Lays sections out flat and gives every element an id that starts with the page's. */
+export function body(stem: string, sections: readonly SectionDraft[]): Body {
+  const elements: Record<string, unknown> = {}
+  let count = 0
+  const lay = ({ kind, content, style, colors, children }: Draft): string => {
+    count += 1
+    const id = `${stem}-${count}`
+    const ids = children?.map(lay)
+    elements[id] = {
+      id,
+      kind,
+      content,
+      ...(style ? { style } : {}),
+      ...(colors ? { colors } : {}),
+      ...(ids ? { children: ids } : {}),
+    }
+    return id
+  }
+  const laid = sections.map(({ children, ...section }) => ({
+    kind: 'band',
+    layout: 'stack',
+    ...section,
+    children: children.map(lay),
+  }))
+  return {
+    order: laid.map(({ id }) => id),
+    sections: Object.fromEntries(laid.map((section) => [section.id, section])),
+    elements,
+  } as unknown as Body
+}
+
+export function page(
+  id: string,
+  title: string,
+  description: string,
+  sections: readonly SectionDraft[],
+): Page {
+  return pageSchema.parse({
+    schema: schemaVersion,
+    id,
+    title,
+    path: id === 'home' ? 'index' : id,
+    description,
+    body: body(id, sections),
+  })
+}

@@ -1,0 +1,9 @@
+import type { NextConfig } from 'next'
+
+const config: NextConfig = {
+  serverExternalPackages: ['sequelize', 'pg'],
+  poweredByHeader: false,
+  devIndicators: false,
+}
+
+export default config

@@ -1,0 +1,20 @@
+import { z } from 'zod'
+import { editSchema } from '../edit'
+import { nameText } from '../site'
+import { sweepRequest } from '../sweep'
+
+const revision = z.number().int().min(0)
+
+/** The bodies that the interface sends. `base` is the revision it knows. */
+export const saveRequest = z.strictObject({
+  base: revision,
+  edits: z
+    .array(z.strictObject({ clientId: z.uuid(), edit: editSchema }))
+    .min(1)
+    .max(200),
+})
+export const stepRequest = z.strictObject({ base: revision })
+export const checkpointRequest = z.strictObject({ base: revision, name: nameText })
+export const returnRequest = z.strictObject({ base: revision, checkpoint: z.uuid() })
+export const dryRunRequest = z.strictObject({ sweep: sweepRequest })
+export const applySweepRequest = z.strictObject({ base: revision, sweep: sweepRequest })

@@ -1,0 +1,27 @@
+import { models, type MemberRole, type SiteRow } from './database/models'
+
+/** Who acts. Every service takes one and checks what they may do. */
+export interface Actor {
+  readonly userId: string
+}
+
+export type Deed = 'read' | 'edit' | 'publish'
+
+const MAY: Readonly<Record<MemberRole, readonly Deed[]>> = {
+  owner: ['read', 'edit', 'publish'],
+  designer: ['read', 'edit', 'publish'],
+  reader: ['read'],
+}
+
+export async function roleIn(actor: Actor, workspaceId: string): Promise<MemberRole | undefined> {
+  const member = await models().Member.findOne({ where: { workspaceId, userId: actor.userId } })
+  return member?.role
+}
+
+export async function may(actor: Actor, deed: Deed, site: SiteRow): Promise<boolean> {
+  const role = await roleIn(actor, site.workspaceId)
+  return role !== undefined && MAY[role].includes(deed)
+}
+
+/** On this machine, whoever can reach the loopback address is the owner of the demo workspace. */
+export const localOwner: Actor = { userId: 'local-owner' }

@@ -1,0 +1,202 @@
+import type { CreationAttributes, Transaction } from 'sequelize'
+import {
+  applyEdit,
+  describeEdit,
+  kindOfEdit,
+  pagesOfPatches,
+  patchDocs,
+  type AnyEdit,
+  type DocPatch,
+  type Edit,
+} from '@/core/edit'
+import { done, refused, type HistoryEntry, type Result, type Saved } from '@/core/payloads'
+import type { SiteDocs } from '@/core/site'
+import type { Actor } from './actor'
+import { models, type EditRow, type SiteRow } from './database/models'
+import { loadDocs, siteFor, standing, storeDocs } from './sites'
+
+export interface PendingEdit {
+  /** Made by the client, so that an edit sent twice is stored once. */
+  readonly clientId: string
+  readonly edit: Edit
+}
+
+/** Runs a change of one site in one transaction, with the site's row locked; a refusal rolls all back. */
+export async function changeSite<T>(
+  actor: Actor,
+  siteId: string,
+  base: number,
+  change: (site: SiteRow, transaction: Transaction) => Promise<Result<T>>,
+): Promise<Result<T>> {
+  let outcome: Result<T> | undefined
+  const rollback = new Error('refused')
+  try {
+    await models().sequelize.transaction(async (transaction) => {
+      const found = await siteFor(actor, 'edit', siteId, transaction)
+      if (!found.ok) outcome = found
+      else if (found.value.revision !== base) {
+        outcome = refused({ code: 'stale', revision: found.value.revision })
+      } else outcome = await change(found.value, transaction)
+      if (!outcome.ok) throw rollback
+    })
+  } catch (error) {
+    if (error !== rollback) throw error
+  }
+  return outcome!
+}
+
+async function record(
+  site: SiteRow,
+  row: Omit<CreationAttributes<EditRow>, 'siteId' | 'revision'>,
+  transaction: Transaction,
+): Promise<void> {
+  site.revision += 1
+  await models().Edit.create({ ...row, siteId: site.id, revision: site.revision }, { transaction })
+}
+
+/** Carries out one edit within a transaction that holds the site. */
+export async function performEdit(
+  actor: Actor,
+  site: SiteRow,
+  edit: AnyEdit,
+  clientId: string | null,
+  transaction: Transaction,
+): Promise<Result<SiteDocs>> {
+  const before = await loadDocs(site, kindOfEdit(edit).pages(edit), transaction)
+  const result = applyEdit(before, edit)
+  if (!result.ok) {
+    return refused({ code: 'edit-refused', problem: result.problem, clientId: clientId ?? '' })
+  }
+  await models().Edit.update(
+    { standing: 'abandoned' },
+    { where: { siteId: site.id, standing: 'undone' }, transaction },
+  )
+  await storeDocs(site, before, result.docs, transaction)
+  await record(
+    site,
+    {
+      clientId,
+      actorId: actor.userId,
+      kind: 'do',
+      target: null,
+      standing: 'live',
+      told: describeEdit(edit, before).slice(0, 400),
+      command: edit,
+      patches: result.patches,
+      inverse: result.inverse,
+    },
+    transaction,
+  )
+  return done(result.docs)
+}
+
+async function saved(siteId: string, revision: number): Promise<Saved> {
+  return { revision, ...(await standing(siteId)) }
+}
+
+/**
+ * Stores edits in their order, all or none. Edits that are stored already (a
+ * client that heard no answer sends them again) are passed over.
+ */
+export async function saveEdits(
+  actor: Actor,
+  siteId: string,
+  base: number,
+  edits: readonly PendingEdit[],
+): Promise<Result<Saved>> {
+  const known = await models().Edit.findAll({
+    where: { siteId, clientId: edits.map(({ clientId }) => clientId) },
+    attributes: ['clientId', 'revision'],
+  })
+  const stored = new Set(known.map(({ clientId }) => clientId))
+  const fresh = edits.filter(({ clientId }) => !stored.has(clientId))
+  const since = Math.max(base, ...known.map(({ revision }) => revision))
+  const result = await changeSite(actor, siteId, since, async (site, transaction) => {
+    for (const { clientId, edit } of fresh) {
+      const performed = await performEdit(actor, site, edit, clientId, transaction)
+      if (!performed.ok) return performed
+    }
+    await site.save({ transaction })
+    return done(site.revision)
+  })
+  return result.ok ? done(await saved(siteId, result.value)) : result
+}
+
+/** Takes the last live change back, or brings the last undone one again: as a new edit, so history only grows. */
+async function step(
+  actor: Actor,
+  siteId: string,
+  base: number,
+  kind: 'undo' | 'redo',
+): Promise<Result<Saved>> {
+  const from = kind === 'undo' ? 'live' : 'undone'
+  const result = await changeSite(actor, siteId, base, async (site, transaction) => {
+    const target = await models().Edit.findOne({
+      where: { siteId, standing: from },
+      order: [['revision', kind === 'undo' ? 'DESC' : 'ASC']],
+      transaction,
+    })
+    if (!target) return refused({ code: kind === 'undo' ? 'nothing-to-undo' : 'nothing-to-redo' })
+    const [patches, inverse] =
+      kind === 'undo' ? [target.inverse, target.patches] : [target.patches, target.inverse]
+    await applyPatchesTo(site, patches, transaction)
+    await target.update({ standing: kind === 'undo' ? 'undone' : 'live' }, { transaction })
+    await record(
+      site,
+      {
+        clientId: null,
+        actorId: actor.userId,
+        kind,
+        target: target.revision,
+        standing: null,
+        told: target.told,
+        command: { type: kind, target: target.revision },
+        patches,
+        inverse,
+      },
+      transaction,
+    )
+    await site.save({ transaction })
+    return done(site.revision)
+  })
+  return result.ok ? done(await saved(siteId, result.value)) : result
+}
+
+async function applyPatchesTo(
+  site: SiteRow,
+  patches: readonly DocPatch[],
+  transaction: Transaction,
+): Promise<void> {
+  const before = await loadDocs(site, pagesOfPatches(patches), transaction)
+  await storeDocs(site, before, patchDocs(before, patches), transaction)
+}
+
+export const undo = (actor: Actor, siteId: string, base: number) =>
+  step(actor, siteId, base, 'undo')
+export const redo = (actor: Actor, siteId: string, base: number) =>
+  step(actor, siteId, base, 'redo')
+
+/** The newest edits first, at most `limit`. */
+export async function readHistory(
+  actor: Actor,
+  siteId: string,
+  limit = 200,
+): Promise<Result<HistoryEntry[]>> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok) return found
+  const rows = await models().Edit.findAll({
+    where: { siteId },
+    attributes: ['revision', 'kind', 'standing', 'told', 'createdAt'],
+    order: [['revision', 'DESC']],
+    limit,
+  })
+  return done(
+    rows.map(({ revision, kind, standing: state, told, createdAt }) => ({
+      revision,
+      kind,
+      standing: state,
+      told,
+      at: createdAt.toISOString(),
+    })),
+  )
+}

@@ -1,0 +1,7 @@
+export { localOwner, type Actor } from './actor'
+export { readAsset } from './assets'
+export { listCheckpoints, returnToCheckpoint, takeCheckpoint } from './checkpoints'
+export { readHistory, redo, saveEdits, undo } from './edits'
+export { publicationOf, publish, publishedFile, publishedZip } from './publishing'
+export { listSites, loadPage, loadSite } from './sites'
+export { applySweep, dryRun, inventory } from './sweeps'

@@ -1,0 +1,36 @@
+import type { QueryInterface } from 'sequelize'
+import { SequelizeStorage, Umzug } from 'umzug'
+import { database } from '../database/connection'
+import * as start from './001-start'
+
+interface Migration {
+  readonly up: (query: QueryInterface) => Promise<void>
+  readonly down: (query: QueryInterface) => Promise<void>
+}
+
+/** In order; a new one is a file beside this one and a line here. */
+const migrations: Readonly<Record<string, Migration>> = { '001-start': start }
+
+function migrator() {
+  const sequelize = database()
+  return new Umzug<QueryInterface>({
+    migrations: Object.entries(migrations).map(([name, { up, down }]) => ({
+      name,
+      up: ({ context }) => up(context),
+      down: ({ context }) => down(context),
+    })),
+    context: sequelize.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    logger: undefined,
+  })
+}
+
+/** Brings the database to today's shape; returns the names of the steps it took. */
+export async function migrate(): Promise<string[]> {
+  return (await migrator().up()).map(({ name }) => name)
+}
+
+/** Takes every step back, for tests. */
+export async function unmigrate(): Promise<void> {
+  await migrator().down({ to: 0 })
+}

@@ -1,0 +1,92 @@
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, isRunning } from './machine.mjs'
+import { removePostgres, startPostgres } from './postgres.mjs'
+import { startServer } from './server.mjs'
+import { Failure, freePort, npx, stateFolder, step } from './steps.mjs'
+
+const pidFile = path.join(stateFolder, 'demo.json')
+const filesFolder = path.join(stateFolder, 'files')
+
+function running() {
+  if (!existsSync(pidFile)) return undefined
+  try {
+    const { pid, address } = JSON.parse(readFileSync(pidFile, 'utf8'))
+    return isRunning(pid) ? address : undefined
+  } catch {
+    return undefined
+  }
+}
+
+function portOption(options) {
+  const at = options.indexOf('--port')
+  if (at === -1) return 4173
+  const port = Number(options[at + 1])
+  if (Number.isInteger(port) && port > 1023 && port < 65_000) return port
+  throw new Failure('--port wants a number between 1024 and 64999', 'for example ./easel demo --port 5000')
+}
+
+export async function run({ name, options }) {
+  const already = running()
+  if (already) {
+    console.log(`The demo runs already: ${already}`)
+    return 0
+  }
+  const unknown = options.find((option, i) => !['--fresh', '--port'].includes(option) && options[i - 1] !== '--port')
+  if (unknown) throw new Failure(`unknown option ${unknown}`, 'use --fresh or --port N')
+  const firstPort = portOption(options)
+  const own = !process.env.DATABASE_URL
+  await ensureDebian(own ? ['postgresql-15'] : [])
+  await ensurePackages()
+  ensureFonts()
+  if (options.includes('--fresh')) {
+    await step('Removing the old data', async () => {
+      if (own) await removePostgres('postgres')
+      rmSync(filesFolder, { recursive: true, force: true })
+    })
+  }
+  const closers = []
+  const closeAll = async () => {
+    while (closers.length) await closers.pop()().catch((error) => console.error(error.message))
+    rmSync(pidFile, { force: true })
+  }
+  let stopping = false
+  const onSignal = async () => {
+    if (stopping) return
+    stopping = true
+    console.log('\nStopping …')
+    await closeAll()
+    console.log('Stopped. Your changes are kept.')
+    process.exit(0)
+  }
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, onSignal)
+  try {
+    let databaseUrl = process.env.DATABASE_URL
+    if (own) {
+      const postgres = await step('Starting PostgreSQL', () => startPostgres({ name: 'postgres', firstPort: 54_330 }))
+      closers.push(postgres.stop)
+      await postgres.createDatabase('easel')
+      databaseUrl = postgres.address('easel')
+    }
+    const env = { DATABASE_URL: databaseUrl, EASEL_FILES: filesFolder }
+    await step('Preparing the database', async () => {
+      const told = await npx('tsx', ['demo/prepare.ts'], { env, advice: 'is DATABASE_URL right, and does that server answer?' })
+      return told.trim().split('\n').at(-1)
+    })
+    if (name === 'demo') await ensureBuild()
+    const port = await freePort(firstPort)
+    const server = await step('Starting the application', () =>
+      startServer({ port, databaseUrl, files: filesFolder, mode: name === 'dev' ? 'dev' : 'start' }),
+    )
+    closers.push(server.stop)
+    writeFileSync(pidFile, JSON.stringify({ pid: process.pid, address: server.address }))
+    console.log(`\nAmple Easel is at ${server.address}  (Ctrl-C stops it)\n`)
+    await server.ended
+    if (stopping) return await new Promise(() => {})
+    throw new Failure('the server ended by itself', 'read .easel/server.log')
+  } catch (error) {
+    if (stopping) return await new Promise(() => {})
+    await closeAll()
+    throw error
+  }
+}

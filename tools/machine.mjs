@@ -1,0 +1,102 @@
+import { createHash } from 'node:crypto'
+import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { execute, Failure, npx, root, stateFolder, step } from './steps.mjs'
+
+const isRoot = process.getuid?.() === 0
+
+const asRoot = (program, args, options) =>
+  isRoot ? execute(program, args, options) : execute('sudo', [program, ...args], options)
+
+const needs = {
+  'postgresql-15': () => existsSync('/usr/lib/postgresql/15/bin/postgres'),
+  chromium: () => existsSync('/usr/bin/chromium'),
+}
+
+/** Installs the Debian packages that are missing. A PostgreSQL cluster that is there is left alone, and none is made. */
+export async function ensureDebian(packages) {
+  const missing = packages.filter((name) => !needs[name]())
+  if (missing.length === 0) return
+  const advice = `install ${missing.join(' and ')} by hand (as root: apt-get install ${missing.join(' ')}), then run this again`
+  await step(`Installing ${missing.join(', ')} from Debian`, async () => {
+    const env = { DEBIAN_FRONTEND: 'noninteractive' }
+    if (missing.includes('postgresql-15') && !existsSync('/etc/postgresql-common/createcluster.d')) {
+      await asRoot('mkdir', ['-p', '/etc/postgresql-common/createcluster.d'], { advice })
+      await asRoot('tee', ['/etc/postgresql-common/createcluster.d/no-main-cluster.conf'], {
+        advice,
+        input: 'create_main_cluster = false\n',
+      })
+    }
+    await asRoot('apt-get', ['update'], { advice, env })
+    await asRoot('apt-get', ['install', '-y', '--no-install-recommends', ...missing], { advice, env })
+  })
+}
+
+const digest = (text) => createHash('sha256').update(text).digest('hex')
+const stampOf = (file) => (existsSync(file) ? readFileSync(file, 'utf8') : '')
+
+/** Installs the npm packages of the lock file, when they are not those that are there. */
+export async function ensurePackages() {
+  const wanted = digest(readFileSync(path.join(root, 'package-lock.json')))
+  const stamp = path.join(root, 'node_modules', '.easel-stamp')
+  if (stampOf(stamp) === wanted) return
+  const advice = 'check that the npm registry can be reached, then run this again'
+  await step('Installing npm packages', async () => {
+    const major = Number((await execute('npm', ['--version'], { advice })).trim().split('.')[0])
+    // npm 11 refuses a lock file without the optional packages of other platforms; npm 10 installs it.
+    const args = ['ci', '--ignore-scripts', '--no-audit', '--no-fund']
+    if (major === 10) await execute('npm', args, { advice })
+    else await execute('npx', ['-y', 'npm@10', ...args], { advice })
+    writeFileSync(stamp, wanted)
+  })
+}
+
+const siteFonts = ['bricolage-grotesque', 'figtree', 'fraunces', 'karla']
+
+/** Lays the fonts of the sites where stage and publishing take them from. */
+export function ensureFonts() {
+  const target = path.join(root, 'public', 'fonts')
+  mkdirSync(target, { recursive: true })
+  for (const name of siteFonts) {
+    const file = `${name}-latin-wght-normal.woff2`
+    const source = path.join(root, 'node_modules', '@fontsource-variable', name, 'files', file)
+    if (!existsSync(path.join(target, file))) copyFileSync(source, path.join(target, file))
+  }
+}
+
+function filesBelow(folder) {
+  return readdirSync(folder, { withFileTypes: true, recursive: true })
+    .filter((entry) => entry.isFile() && !/\.test\.tsx?$/.test(entry.name))
+    .map((entry) => path.join(entry.parentPath, entry.name))
+    .sort()
+}
+
+/** Builds the application, when its sources are not those of the last build. */
+export async function ensureBuild() {
+  const sources = [
+    ...filesBelow(path.join(root, 'src')),
+    ...['package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].map((name) => path.join(root, name)),
+  ]
+  const wanted = digest(sources.map((file) => `${path.relative(root, file)} ${digest(readFileSync(file))}`).join('\n'))
+  const stamp = path.join(stateFolder, 'build-stamp')
+  const built = existsSync(path.join(root, '.next', 'BUILD_ID'))
+  if (built && stampOf(stamp) === wanted) return
+  await step('Building', async () => {
+    await npx('next', ['build'], { advice: 'read the messages above; ./easel test names the file at fault' })
+    writeFileSync(stamp, wanted)
+  })
+}
+
+/** Whether a process of ours still runs. */
+export function isRunning(pid) {
+  if (!pid || Number.isNaN(pid)) return false
+  try {
+    process.kill(pid, 0)
+    const state = statSync(`/proc/${pid}`, { throwIfNoEntry: false })
+    return state !== undefined
+  } catch {
+    return false
+  }
+}
+
+export { isRoot, Failure }
