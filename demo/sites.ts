@@ -2,7 +2,8 @@ import type { Asset, Frame, Page } from '@/core/site'
 import { ferryFrame, ferryPages } from './ferry/ferry'
 import { ternFrame } from './tern/frame'
 import { home } from './tern/home'
-import { otherPages } from './tern/pages'
+import { shop, workshops } from './tern/selling'
+import { about, checkout, contact, journal } from './tern/telling'
 
 export interface DemoSite {
   readonly id: string
@@ -33,7 +34,7 @@ export const demoSites: readonly DemoSite[] = [
   {
     id: 'tern-and-thistle',
     frame: ternFrame,
-    pages: [home, ...otherPages],
+    pages: [home, workshops, shop, journal, about, contact, checkout],
     folder: 'tern',
     assets: [
       asset('logo', 'logo.svg', 64, 64, 'Tern & Thistle'),

@@ -23,7 +23,10 @@ function portOption(options) {
   if (at === -1) return 4173
   const port = Number(options[at + 1])
   if (Number.isInteger(port) && port > 1023 && port < 65_000) return port
-  throw new Failure('--port wants a number between 1024 and 64999', 'for example ./easel demo --port 5000')
+  throw new Failure(
+    '--port wants a number between 1024 and 64999',
+    'for example ./easel demo --port 5000',
+  )
 }
 
 export async function run({ name, options }) {
@@ -32,7 +35,9 @@ export async function run({ name, options }) {
     console.log(`The demo runs already: ${already}`)
     return 0
   }
-  const unknown = options.find((option, i) => !['--fresh', '--port'].includes(option) && options[i - 1] !== '--port')
+  const unknown = options.find(
+    (option, i) => !['--fresh', '--port'].includes(option) && options[i - 1] !== '--port',
+  )
   if (unknown) throw new Failure(`unknown option ${unknown}`, 'use --fresh or --port N')
   const firstPort = portOption(options)
   const own = !process.env.DATABASE_URL
@@ -47,7 +52,10 @@ export async function run({ name, options }) {
   }
   const closers = []
   const closeAll = async () => {
-    while (closers.length) await closers.pop()().catch((error) => console.error(error.message))
+    while (closers.length)
+      await closers
+        .pop()()
+        .catch((error) => console.error(error.message))
     rmSync(pidFile, { force: true })
   }
   let stopping = false
@@ -63,20 +71,30 @@ export async function run({ name, options }) {
   try {
     let databaseUrl = process.env.DATABASE_URL
     if (own) {
-      const postgres = await step('Starting PostgreSQL', () => startPostgres({ name: 'postgres', firstPort: 54_330 }))
+      const postgres = await step('Starting PostgreSQL', () =>
+        startPostgres({ name: 'postgres', firstPort: 54_330 }),
+      )
       closers.push(postgres.stop)
       await postgres.createDatabase('easel')
       databaseUrl = postgres.address('easel')
     }
     const env = { DATABASE_URL: databaseUrl, EASEL_FILES: filesFolder }
     await step('Preparing the database', async () => {
-      const told = await npx('tsx', ['demo/prepare.ts'], { env, advice: 'is DATABASE_URL right, and does that server answer?' })
+      const told = await npx('tsx', ['demo/prepare.ts'], {
+        env,
+        advice: 'is DATABASE_URL right, and does that server answer?',
+      })
       return told.trim().split('\n').at(-1)
     })
     if (name === 'demo') await ensureBuild()
     const port = await freePort(firstPort)
     const server = await step('Starting the application', () =>
-      startServer({ port, databaseUrl, files: filesFolder, mode: name === 'dev' ? 'dev' : 'start' }),
+      startServer({
+        port,
+        databaseUrl,
+        files: filesFolder,
+        mode: name === 'dev' ? 'dev' : 'start',
+      }),
     )
     closers.push(server.stop)
     writeFileSync(pidFile, JSON.stringify({ pid: process.pid, address: server.address }))

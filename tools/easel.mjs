@@ -1,7 +1,10 @@
 import { Failure } from './steps.mjs'
 
 const commands = {
-  demo: { told: 'set up what is missing, start the demo; --fresh starts over, --port N', load: () => import('./demo.mjs') },
+  demo: {
+    told: 'set up what is missing, start the demo; --fresh starts over, --port N',
+    load: () => import('./demo.mjs'),
+  },
   dev: { told: 'the same with live reloading of the code', load: () => import('./demo.mjs') },
   test: { told: 'types, lint, unit, database and browser tests', load: () => import('./test.mjs') },
   bench: { told: 'measure speed, as ratios within one run', load: () => import('./bench.mjs') },

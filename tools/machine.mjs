@@ -1,5 +1,13 @@
 import { createHash } from 'node:crypto'
-import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs'
 import path from 'node:path'
 import { execute, Failure, npx, root, stateFolder, step } from './steps.mjs'
 
@@ -20,7 +28,10 @@ export async function ensureDebian(packages) {
   const advice = `install ${missing.join(' and ')} by hand (as root: apt-get install ${missing.join(' ')}), then run this again`
   await step(`Installing ${missing.join(', ')} from Debian`, async () => {
     const env = { DEBIAN_FRONTEND: 'noninteractive' }
-    if (missing.includes('postgresql-15') && !existsSync('/etc/postgresql-common/createcluster.d')) {
+    if (
+      missing.includes('postgresql-15') &&
+      !existsSync('/etc/postgresql-common/createcluster.d')
+    ) {
       await asRoot('mkdir', ['-p', '/etc/postgresql-common/createcluster.d'], { advice })
       await asRoot('tee', ['/etc/postgresql-common/createcluster.d/no-main-cluster.conf'], {
         advice,
@@ -28,7 +39,10 @@ export async function ensureDebian(packages) {
       })
     }
     await asRoot('apt-get', ['update'], { advice, env })
-    await asRoot('apt-get', ['install', '-y', '--no-install-recommends', ...missing], { advice, env })
+    await asRoot('apt-get', ['install', '-y', '--no-install-recommends', ...missing], {
+      advice,
+      env,
+    })
   })
 }
 
@@ -75,14 +89,20 @@ function filesBelow(folder) {
 export async function ensureBuild() {
   const sources = [
     ...filesBelow(path.join(root, 'src')),
-    ...['package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].map((name) => path.join(root, name)),
+    ...['package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].map((name) =>
+      path.join(root, name),
+    ),
   ]
-  const wanted = digest(sources.map((file) => `${path.relative(root, file)} ${digest(readFileSync(file))}`).join('\n'))
+  const wanted = digest(
+    sources.map((file) => `${path.relative(root, file)} ${digest(readFileSync(file))}`).join('\n'),
+  )
   const stamp = path.join(stateFolder, 'build-stamp')
   const built = existsSync(path.join(root, '.next', 'BUILD_ID'))
   if (built && stampOf(stamp) === wanted) return
   await step('Building', async () => {
-    await npx('next', ['build'], { advice: 'read the messages above; ./easel test names the file at fault' })
+    await npx('next', ['build'], {
+      advice: 'read the messages above; ./easel test names the file at fault',
+    })
     writeFileSync(stamp, wanted)
   })
 }

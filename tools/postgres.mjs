@@ -17,7 +17,9 @@ function asServer(program, args, options = {}) {
 async function reachable(folder) {
   if (!isRoot) return true
   try {
-    await execute('runuser', ['-u', 'postgres', '--', 'test', '-x', path.dirname(folder)], { cwd: '/' })
+    await execute('runuser', ['-u', 'postgres', '--', 'test', '-x', path.dirname(folder)], {
+      cwd: '/',
+    })
     return true
   } catch {
     return false
@@ -69,7 +71,8 @@ async function isUp(folder) {
   }
 }
 
-const portOf = (folder) => Number(readFileSync(path.join(folder, 'postmaster.pid'), 'utf8').split('\n')[3])
+const portOf = (folder) =>
+  Number(readFileSync(path.join(folder, 'postmaster.pid'), 'utf8').split('\n')[3])
 
 /**
  * Starts a private cluster on loopback, or joins the one that a killed run left
@@ -78,7 +81,8 @@ const portOf = (folder) => Number(readFileSync(path.join(folder, 'postmaster.pid
 export async function startPostgres({ name, throwAway = false, firstPort }) {
   const folder = await dataFolder(name)
   if (throwAway) {
-    if (existsSync(folder) && (await isUp(folder))) await asServer('pg_ctl', ['-D', folder, '-m', 'immediate', '-w', 'stop'])
+    if (existsSync(folder) && (await isUp(folder)))
+      await asServer('pg_ctl', ['-D', folder, '-m', 'immediate', '-w', 'stop'])
     rmSync(folder, { recursive: true, force: true })
   }
   const secret = throwAway ? '' : secretOf(name)
@@ -90,9 +94,23 @@ export async function startPostgres({ name, throwAway = false, firstPort }) {
     const fast = throwAway ? '-c fsync=off -c synchronous_commit=off' : ''
     const log = path.join(folder, 'server.log')
     try {
-      await asServer('pg_ctl', ['-D', folder, '-l', log, '-w', '-t', '60', '-o', `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${fast}`, 'start'])
+      await asServer('pg_ctl', [
+        '-D',
+        folder,
+        '-l',
+        log,
+        '-w',
+        '-t',
+        '60',
+        '-o',
+        `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${fast}`,
+        'start',
+      ])
     } catch (error) {
-      throw new Failure(`PostgreSQL did not start: ${error.message}`, `read ${log}; ./easel demo --fresh starts over with an empty database`)
+      throw new Failure(
+        `PostgreSQL did not start: ${error.message}`,
+        `read ${log}; ./easel demo --fresh starts over with an empty database`,
+      )
     }
   }
   const credentials = secret ? `app:${secret}` : 'app'
@@ -108,7 +126,11 @@ export async function startPostgres({ name, throwAway = false, firstPort }) {
 async function createDatabase(port, secret, database) {
   const env = secret ? { PGPASSWORD: secret } : {}
   const psql = (sql) =>
-    execute(path.join(bin, 'psql'), ['-h', '127.0.0.1', '-p', String(port), '-U', 'app', '-d', 'postgres', '-tAc', sql], { env, cwd: '/' })
+    execute(
+      path.join(bin, 'psql'),
+      ['-h', '127.0.0.1', '-p', String(port), '-U', 'app', '-d', 'postgres', '-tAc', sql],
+      { env, cwd: '/' },
+    )
   const there = await psql(`select 1 from pg_database where datname = '${database}'`)
   if (there.trim() !== '1') await psql(`create database ${database}`)
 }
@@ -116,7 +138,8 @@ async function createDatabase(port, secret, database) {
 /** Removes a stopped cluster with all its data. */
 export async function removePostgres(name) {
   const folder = await dataFolder(name)
-  if (existsSync(folder) && (await isUp(folder))) await asServer('pg_ctl', ['-D', folder, '-m', 'fast', '-w', 'stop'])
+  if (existsSync(folder) && (await isUp(folder)))
+    await asServer('pg_ctl', ['-D', folder, '-m', 'fast', '-w', 'stop'])
   rmSync(folder, { recursive: true, force: true })
   rmSync(path.join(stateFolder, `${name}-password`), { force: true })
 }

@@ -36,7 +36,11 @@ export function execute(program, args, { advice, env, cwd = root, input, show = 
     const child = spawn(program, args, {
       cwd,
       env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
-      stdio: [input === undefined ? 'ignore' : 'pipe', show ? 'inherit' : 'pipe', show ? 'inherit' : 'pipe'],
+      stdio: [
+        input === undefined ? 'ignore' : 'pipe',
+        show ? 'inherit' : 'pipe',
+        show ? 'inherit' : 'pipe',
+      ],
     })
     let output = ''
     child.stdout?.on('data', (data) => (output += data))
@@ -64,7 +68,10 @@ export async function freePort(first) {
     })
     if (free) return port
   }
-  throw new Failure(`no free port between ${first} and ${first + 200}`, 'stop a program that listens there')
+  throw new Failure(
+    `no free port between ${first} and ${first + 200}`,
+    'stop a program that listens there',
+  )
 }
 
 /** Waits until the server answers, or until it has ended. */

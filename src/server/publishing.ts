@@ -55,12 +55,12 @@ export function renderSite(
   return files
 }
 
-async function gatherFiles(siteId: string, docs: SiteDocs): Promise<Files> {
+async function gatherFiles(actor: Actor, siteId: string, docs: SiteDocs): Promise<Files> {
   const rows = await models().Asset.findAll({ where: { siteId } })
   const assets = Object.fromEntries(rows.map(({ id, details }) => [id, details]))
   const files: Files = new Map(renderSite(docs, assets))
   for (const { id, details } of rows) {
-    const data = await readAsset(siteId, id)
+    const data = await readAsset(actor, siteId, id)
     if (data) files.set(`assets/${details.fileName}`, data.data)
   }
   const { heading, body } = docs.frame.type
@@ -79,7 +79,7 @@ export async function publish(actor: Actor, siteId: string): Promise<Result<Publ
   if (!found.ok) return found
   const site = found.value
   const docs = await loadDocs(site, 'all')
-  const files = await gatherFiles(siteId, docs)
+  const files = await gatherFiles(actor, siteId, docs)
   const { Publication } = models()
   const before = await Publication.findByPk(siteId)
   const storageKey = `published/${siteId}/${site.revision}-${Date.now()}`

@@ -81,6 +81,8 @@ export interface Reach {
   readonly slots: Readonly<Record<string, number>>
   /** By `theme/role`. */
   readonly roles: Readonly<Record<string, number>>
+  /** Elements by the element style they take. */
+  readonly styles: Readonly<Record<string, number>>
 }
 
 function tracesOf(frame: Frame, group: Summary['groups'][number]): Trace[] {
@@ -107,7 +109,10 @@ function tracesOf(frame: Frame, group: Summary['groups'][number]): Trace[] {
 export function reachOf(frame: Frame, summaries: readonly Summary[]): Reach {
   const slots: Record<string, number> = {}
   const roles: Record<string, number> = {}
+  const styles: Record<string, number> = {}
   for (const group of summaries.flatMap((summary) => summary.groups)) {
+    const style = (group.sample as SiteElement | undefined)?.style
+    if (style) styles[style] = (styles[style] ?? 0) + group.count
     for (const trace of tracesOf(frame, group)) {
       if (trace.slot) slots[trace.slot] = (slots[trace.slot] ?? 0) + group.count
       const decider = trace.chain[trace.decidedBy]!
@@ -116,5 +121,5 @@ export function reachOf(frame: Frame, summaries: readonly Summary[]): Reach {
       roles[key] = (roles[key] ?? 0) + group.count
     }
   }
-  return { slots, roles }
+  return { slots, roles, styles }
 }

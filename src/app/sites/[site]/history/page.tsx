@@ -1,0 +1,5 @@
+import { HistoryView } from '@/ui/history'
+
+export default function HistoryViewPage() {
+  return <HistoryView />
+}

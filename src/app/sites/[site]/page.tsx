@@ -1,0 +1,5 @@
+import { PaintView } from '@/ui/shell'
+
+export default function PaintPage() {
+  return <PaintView />
+}

@@ -1,0 +1,5 @@
+import { SweepView } from '@/ui/sweep'
+
+export default function SweepViewPage() {
+  return <SweepView />
+}

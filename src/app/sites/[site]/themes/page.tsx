@@ -1,0 +1,5 @@
+import { ThemeSheet } from '@/ui/themes'
+
+export default function ThemeSheetPage() {
+  return <ThemeSheet />
+}

@@ -1,0 +1,36 @@
+'use client'
+
+import { createContext, useContext, useEffect, useState, type ReactNode } from 'react'
+import { useStore } from 'zustand'
+import type { LoadedSite } from '@/core/payloads'
+import type { Page } from '@/core/site'
+import { createEditor, type Editor, type EditorState } from './store'
+
+const EditorContext = createContext<Editor | null>(null)
+
+interface EditorProviderProps {
+  readonly site: LoadedSite
+  readonly page: Page
+  readonly children: ReactNode
+}
+
+export function EditorProvider({ site, page, children }: EditorProviderProps) {
+  const [editor] = useState(() => createEditor(site, page))
+  useEffect(() => {
+    editor.resume()
+    const onFocus = () => void editor.catchUp()
+    window.addEventListener('focus', onFocus)
+    return () => window.removeEventListener('focus', onFocus)
+  }, [editor])
+  return <EditorContext.Provider value={editor}>{children}</EditorContext.Provider>
+}
+
+export function useEditor(): Editor {
+  const editor = useContext(EditorContext)
+  if (!editor) throw new Error('no editor around this component')
+  return editor
+}
+
+export function useEditorState<T>(select: (state: EditorState) => T): T {
+  return useStore(useEditor().store, select)
+}

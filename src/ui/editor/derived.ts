@@ -1,0 +1,30 @@
+import { useMemo } from 'react'
+import { spotsOnPage, type Spot } from '@/core/resolve'
+import type { Page } from '@/core/site'
+import { reachOf, summarize, type Reach } from '@/core/uses'
+import { useEditorState } from './context'
+import type { Selection } from './store'
+
+/** How many painted things each slot and role reaches, over the whole site. */
+export function useReach(): Reach {
+  const frame = useEditorState((state) => state.docs.frame)
+  const pages = useEditorState((state) => state.pages)
+  return useMemo(
+    () => reachOf(frame, [summarize(frame.body), ...pages.map(({ summary }) => summary)]),
+    [frame, pages],
+  )
+}
+
+export function usePage(): Page | undefined {
+  return useEditorState((state) => state.docs.pages[state.pageId])
+}
+
+export function useSpots(): Spot[] {
+  const docs = useEditorState((state) => state.docs)
+  const pageId = useEditorState((state) => state.pageId)
+  return useMemo(() => spotsOnPage(docs, pageId), [docs, pageId])
+}
+
+export function spotOfSelection(spots: readonly Spot[], selection: Selection): Spot | undefined {
+  return spots.find(({ doc, section }) => doc === selection.doc && section.id === selection.section)
+}

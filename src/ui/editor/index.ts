@@ -1,0 +1,14 @@
+export type { SiteClient } from './client'
+export { EditorProvider, useEditor, useEditorState } from './context'
+export { decisionHex, themeLook } from './look'
+export { spotOfSelection, usePage, useReach, useSpots } from './derived'
+export type {
+  DeviceWidth,
+  Editor,
+  EditorState,
+  LostEdit,
+  SaveState,
+  Selection,
+  SheetCells,
+} from './store'
+export { stepAndTell } from './steps'

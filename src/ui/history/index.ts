@@ -1,0 +1,1 @@
+export { HistoryView } from './history-view'

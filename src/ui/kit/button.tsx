@@ -1,0 +1,34 @@
+import type { ComponentProps } from 'react'
+
+const LOOKS = {
+  plain: 'border border-edge-strong/60 bg-raised text-ink hover:bg-hover',
+  strong: 'border border-strong bg-strong text-on-strong hover:opacity-85',
+  bare: 'border border-transparent text-ink hover:bg-hover',
+} as const
+
+type ButtonProps = ComponentProps<'button'> & { readonly look?: keyof typeof LOOKS }
+
+export function Button({ look = 'plain', className = '', type = 'button', ...rest }: ButtonProps) {
+  return (
+    <button
+      type={type}
+      className={`inline-flex h-8 items-center justify-center gap-2 rounded-md px-3 text-[13px] font-semibold whitespace-nowrap disabled:cursor-not-allowed disabled:opacity-45 aria-pressed:border-strong aria-pressed:bg-hover ${LOOKS[look]} ${className}`}
+      {...rest}
+    />
+  )
+}
+
+type IconButtonProps = ComponentProps<'button'> & { readonly label: string }
+
+/** A button that shows only an icon; its name is read aloud and shown on hover. */
+export function IconButton({ label, className = '', type = 'button', ...rest }: IconButtonProps) {
+  return (
+    <button
+      type={type}
+      aria-label={label}
+      title={label}
+      className={`inline-flex size-8 items-center justify-center rounded-md border border-transparent text-ink hover:bg-hover disabled:cursor-not-allowed disabled:opacity-35 aria-pressed:border-edge-strong aria-pressed:bg-hover ${className}`}
+      {...rest}
+    />
+  )
+}

@@ -1,0 +1,35 @@
+import { X } from 'lucide-react'
+import { Dialog as Radix } from 'radix-ui'
+import type { ReactNode } from 'react'
+import { IconButton } from './button'
+
+interface DialogProps {
+  readonly open: boolean
+  readonly onOpenChange: (open: boolean) => void
+  readonly title: string
+  readonly children: ReactNode
+}
+
+export function Dialog({ open, onOpenChange, title, children }: DialogProps) {
+  return (
+    <Radix.Root open={open} onOpenChange={onOpenChange}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-black/35" />
+        <Radix.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-50 max-h-[85vh] w-[460px] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg border border-edge bg-raised p-5 shadow-xl"
+        >
+          <div className="mb-3 flex items-center justify-between">
+            <Radix.Title className="text-base font-bold">{title}</Radix.Title>
+            <Radix.Close asChild>
+              <IconButton label="Close">
+                <X size={16} />
+              </IconButton>
+            </Radix.Close>
+          </div>
+          {children}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  )
+}

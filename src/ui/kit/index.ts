@@ -1,0 +1,6 @@
+export { Button, IconButton } from './button'
+export { Dialog } from './dialog'
+export { Popover } from './popover'
+export { Swatch } from './swatch'
+export { TextField } from './text-field'
+export { Toaster } from './toaster'

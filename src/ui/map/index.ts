@@ -1,0 +1,1 @@
+export { SiteMap } from './site-map'

@@ -1,0 +1,1 @@
+export { PublishButton } from './publish-button'

@@ -1,0 +1,68 @@
+import Link from 'next/link'
+import type { SiteEntry } from '@/core/payloads'
+import { isColor, slotsInOrder } from '@/core/site'
+import { decisionHex, themeLook } from '../editor/look'
+import { counted } from '../words'
+
+/** All sites of the workspace, each as the rhythm of its pages over its palette. */
+export function Shelf({ sites }: { readonly sites: readonly SiteEntry[] }) {
+  return (
+    <main className="mx-auto max-w-5xl px-8 py-12">
+      <h1 className="text-2xl font-bold">Ample Easel</h1>
+      <p className="mt-1 text-soft">Choose a site to colour.</p>
+      {sites.length === 0 && (
+        <p className="mt-10 rounded-lg border border-dashed border-edge-strong p-10 text-center">
+          No site is here yet. <span className="code">./easel demo</span> puts in two to try.
+        </p>
+      )}
+      <ul className="mt-8 grid grid-cols-1 gap-6 md:grid-cols-2">
+        {sites.map(({ id, name, frame, pages }) => (
+          <li key={id}>
+            <Link
+              href={`/sites/${id}`}
+              className="block overflow-hidden rounded-lg border border-edge-strong/50 bg-raised hover:border-strong"
+            >
+              <span className="flex h-44 items-start gap-2.5 bg-well px-5 pt-5" aria-hidden>
+                {pages.slice(0, 7).map((page) => (
+                  <span
+                    key={page.id}
+                    className="block flex-1 overflow-hidden rounded-t-sm shadow-sm"
+                  >
+                    {page.summary.bands.map((band) => (
+                      <span
+                        key={band.id}
+                        className="block h-6"
+                        style={{
+                          background:
+                            band.fill && isColor(band.fill)
+                              ? decisionHex(frame.palette, band.fill)
+                              : themeLook(frame, band.theme).ground,
+                        }}
+                      />
+                    ))}
+                  </span>
+                ))}
+              </span>
+              <span className="flex" aria-hidden>
+                {slotsInOrder(frame.palette).map((slot) => (
+                  <span
+                    key={slot.id}
+                    className="h-7 flex-1"
+                    style={{ background: decisionHex(frame.palette, { slot: slot.id }) }}
+                  />
+                ))}
+              </span>
+              <span className="flex items-baseline justify-between px-5 py-3.5">
+                <span className="text-[15px] font-bold">{name}</span>
+                <span className="text-soft">
+                  {counted(pages.length, 'page')}, {counted(frame.palette.order.length, 'slot')},{' '}
+                  {counted(frame.themes.order.length, 'theme')}
+                </span>
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </main>
+  )
+}

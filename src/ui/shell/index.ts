@@ -1,0 +1,2 @@
+export { EditorShell } from './editor-shell'
+export { PaintView } from './paint-view'

@@ -1,0 +1,60 @@
+'use client'
+
+import { useEffect } from 'react'
+import { stepAndTell, type DeviceWidth, type Editor } from '../editor'
+
+/** Every shortcut, as the help lists it. */
+export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
+  ['1 … 9', 'edit that slot of the palette'],
+  [', and .', 'page before, page after'],
+  ['W', 'next width: desktop, tablet, phone'],
+  ['Ctrl Z', 'undo'],
+  ['Ctrl Shift Z', 'redo'],
+  ['Esc', 'let go of what is chosen'],
+  ['?', 'this list'],
+]
+
+const WIDTHS: readonly DeviceWidth[] = ['desktop', 'tablet', 'phone']
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.closest('input, textarea, [role=dialog]') !== null
+}
+
+function turnPage(editor: Editor, by: number): void {
+  const { pages, pageId } = editor.store.getState()
+  const next = pages[pages.findIndex(({ id }) => id === pageId) + by]
+  if (next) void editor.openPage(next.id)
+}
+
+/** The shortcuts, while no text is being typed. */
+export function useShortcuts(editor: Editor, onHelp: () => void): void {
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      const { store } = editor
+      const state = store.getState()
+      if (
+        (event.ctrlKey || event.metaKey) &&
+        event.key.toLowerCase() === 'z' &&
+        !isTyping(event.target)
+      ) {
+        event.preventDefault()
+        void stepAndTell(editor, event.shiftKey ? 'redo' : 'undo')
+        return
+      }
+      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
+      const slot = state.docs.frame.palette.order[Number(event.key) - 1]
+      if (/^[1-9]$/.test(event.key) && slot) store.setState({ openSlot: slot })
+      else if (event.key === ',') turnPage(editor, -1)
+      else if (event.key === '.') turnPage(editor, 1)
+      else if (event.key.toLowerCase() === 'w') {
+        const at = WIDTHS.indexOf(state.width)
+        store.setState({ width: WIDTHS[(at + 1) % WIDTHS.length]! })
+      } else if (event.key === '?') onHelp()
+      else if (event.key === 'Escape') store.setState({ selection: undefined })
+      else return
+      event.preventDefault()
+    }
+    window.addEventListener('keydown', onKeyDown)
+    return () => window.removeEventListener('keydown', onKeyDown)
+  }, [editor, onHelp])
+}

@@ -1,0 +1,94 @@
+'use client'
+
+import { useMemo } from 'react'
+import { useStore } from 'zustand'
+import { useEditorState, type Selection } from '../editor'
+import { selectedNode } from './hit-test'
+import { boxesOfSlot, boxOf, selectionLabel, type Box } from './outlines'
+import { stageStore } from './stage-access'
+
+interface OutlinesProps {
+  readonly scale: number
+  readonly hover?: { readonly box: Box; readonly label: string }
+}
+
+/** What is pointed at, what is chosen, where a slot would land, and all that a slot colours. */
+export function Outlines({ scale, hover }: OutlinesProps) {
+  const docs = useEditorState((state) => state.docs)
+  const pageId = useEditorState((state) => state.pageId)
+  const selection = useEditorState((state) => state.selection)
+  const dropTarget = useEditorState((state) => state.dropTarget)
+  const shownSlot = useEditorState((state) => state.shownSlot)
+  const stage = useStore(stageStore, (state) => state.stage)
+  const drawing = useStore(stageStore, (state) => state.drawing)
+
+  const marks = useMemo(() => {
+    const box = (target: Selection | undefined) => {
+      const node = stage && target && selectedNode(stage.document, target)
+      return node ? boxOf(node) : undefined
+    }
+    return {
+      // The count tells when the boxes have to be measured anew.
+      drawing,
+      selected: box(selection),
+      drop: box(dropTarget),
+      slot: stage && shownSlot ? boxesOfSlot(stage.document, docs, pageId, shownSlot) : [],
+    }
+  }, [stage, drawing, selection, dropTarget, shownSlot, docs, pageId])
+
+  const place = ({ x, y, width, height }: Box) => ({
+    left: x * scale,
+    top: y * scale,
+    width: width * scale,
+    height: height * scale,
+  })
+
+  return (
+    <>
+      {marks.slot.map((box, i) => (
+        <Outline key={i} box={place(box)} look="slot" />
+      ))}
+      {marks.selected && <Outline box={place(marks.selected)} look="selected" />}
+      {hover && !dropTarget && <Outline box={place(hover.box)} look="hover" label={hover.label} />}
+      {marks.drop && dropTarget && (
+        <Outline
+          box={place(marks.drop)}
+          look="selected"
+          label={`Bind ${selectionLabel(docs, dropTarget)}`}
+        />
+      )}
+    </>
+  )
+}
+
+/** Black on a white edge, so that it shows on every ground. */
+const OUTLINE = {
+  slot: 'outline-2 outline-dashed outline-black ring-2 ring-white/80',
+  hover: 'outline-1 outline-black ring-1 ring-white',
+  selected: 'outline-2 outline-offset-2 outline-black ring-4 ring-white/90',
+} as const
+
+interface OutlineProps {
+  readonly box: { readonly top: number }
+  readonly look: keyof typeof OUTLINE
+  readonly label?: string
+}
+
+function Outline({ box, look, label }: OutlineProps) {
+  const side = box.top < 24 ? 'top-full mt-1' : 'bottom-full mb-1'
+  return (
+    <div
+      data-outline={look}
+      className={`pointer-events-none absolute ${OUTLINE[look]}`}
+      style={box}
+    >
+      {label && (
+        <span
+          className={`absolute left-0 rounded-sm bg-black px-1.5 py-0.5 text-[11px] font-semibold whitespace-nowrap text-white ${side}`}
+        >
+          {label}
+        </span>
+      )}
+    </div>
+  )
+}

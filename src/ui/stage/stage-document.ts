@@ -1,0 +1,129 @@
+import {
+  renderPageCss,
+  renderSections,
+  renderSiteCss,
+  shadesInUse,
+  slotProperties,
+  slotProperty,
+  type Whereabouts,
+} from '@/core/render'
+import type { Assets, DocId, PageId, SiteDocs, SlotId } from '@/core/site'
+
+/** Links lead nowhere on the stage; everything else lies where the editor's server keeps it. */
+function whereabouts(siteId: string, assets: Assets): Whereabouts {
+  return {
+    assets,
+    assetUrl: (id) => `/files/${siteId}/${id}`,
+    fontUrl: (file) => `/fonts/${file}`,
+    link: () => '#',
+  }
+}
+
+const LAYERS = [
+  'fonts',
+  'palette',
+  'settings',
+  'themes',
+  'kinds',
+  'styles',
+  'page',
+  'custom',
+] as const
+
+/** The pointer never reaches into the stage, so its hover is an attribute that the editor sets. */
+const pointed = 'data-pointed'
+const withPointed = (css: string) => css.replaceAll(/:hover\b/g, `[${pointed}]`)
+
+/** Writes a page into the stage's document, touching only what differs from what it holds. */
+export function createStageWriter(stage: Document) {
+  const written = new Map<string, string>()
+  const styles = new Map<string, HTMLStyleElement>()
+
+  function writeLayer(name: string, css: string): void {
+    let style = styles.get(name)
+    if (!style) {
+      style = stage.createElement('style')
+      style.dataset.layer = name
+      stage.head.append(style)
+      styles.set(name, style)
+    }
+    if (style.textContent !== css) style.textContent = css
+  }
+
+  function writeSections(sections: ReadonlyArray<{ id: string; html: string }>): void {
+    const keys = sections.map(({ id }, i) => `${i} ${id}`)
+    if (keys.join() !== [...written.keys()].join()) {
+      stage.body.innerHTML = sections.map(({ html }) => html).join('')
+      written.clear()
+      sections.forEach(({ html }, i) => written.set(keys[i]!, html))
+      return
+    }
+    sections.forEach(({ html }, i) => {
+      if (written.get(keys[i]!) === html) return
+      stage.body.children[i]!.outerHTML = html
+      written.set(keys[i]!, html)
+    })
+  }
+
+  return {
+    write(siteId: string, docs: SiteDocs, pageId: PageId, assets: Assets): void {
+      const page = docs.pages[pageId]
+      if (!page) return
+      const where = whereabouts(siteId, assets)
+      const css = renderSiteCss(docs.frame, [page], where)
+      const layers = { ...css, page: renderPageCss(docs, pageId, where) }
+      for (const name of LAYERS) writeLayer(name, withPointed(layers[name]))
+      writeSections(renderSections(docs, pageId, where))
+    },
+    /** The style element of the custom CSS, to find the rule that overrules a decision. */
+    customSheet: () => styles.get('custom')?.sheet ?? null,
+  }
+}
+
+export type StageWriter = ReturnType<typeof createStageWriter>
+
+/** While a slot is dragged: its own properties and those of its shades, and nothing else. */
+export function paintSlot(
+  stage: Document,
+  docs: SiteDocs,
+  pageId: PageId,
+  slot: SlotId,
+  value: string,
+): void {
+  const { frame } = docs
+  const page = docs.pages[pageId]
+  const held = frame.palette.slots[slot]
+  if (!held || !page) return
+  const palette = {
+    ...frame.palette,
+    slots: { ...frame.palette.slots, [slot]: { ...held, value } },
+  }
+  const shades = shadesInUse(frame, [page]).get(slot)?.values()
+  for (const [property, css] of slotProperties(palette, slot, shades)) {
+    stage.documentElement.style.setProperty(property, css)
+  }
+}
+
+/** Leaves the slot to the stylesheet again. */
+export function unpaintSlot(stage: Document, slot: SlotId): void {
+  const { style } = stage.documentElement
+  const own = slotProperty(slot)
+  for (const property of [...style].filter((name) => name === own || name.startsWith(`${own}--`))) {
+    style.removeProperty(property)
+  }
+}
+
+/** Header and footer come from the frame, bands from the page. */
+export function docOfSection(pageId: PageId, section: Element): DocId {
+  return section.tagName === 'SECTION' ? pageId : 'frame'
+}
+
+/** Marks an element and all around it as pointed at, and nothing else. */
+export function markPointed(stage: Document, target: Element | null): void {
+  const path = new Set<Element>()
+  for (let node = target; node; node = node.parentElement) path.add(node)
+  for (const node of stage.querySelectorAll(`[${pointed}]`)) {
+    if (!path.has(node)) node.removeAttribute(pointed)
+  }
+  for (const node of path) node.setAttribute(pointed, '')
+}

@@ -1,0 +1,124 @@
+'use client'
+
+import { useEffect, useRef, useState, type PointerEvent } from 'react'
+import { useStore } from 'zustand'
+import { useEditor, useEditorState, type DeviceWidth } from '../editor'
+import { hitTest } from './hit-test'
+import { Outlines } from './outline-layer'
+import { boxOf, selectionLabel, type Box } from './outlines'
+import { closeStage, noteDrawing, openStage, stageStore } from './stage-access'
+import { markPointed } from './stage-document'
+
+/** Widths in CSS pixels of the page; a wider page than there is room for is drawn smaller. */
+const WIDTHS: Readonly<Record<DeviceWidth, number>> = { desktop: 1140, tablet: 820, phone: 390 }
+const MARGIN = 20
+
+function useAvailableWidth() {
+  const frame = useRef<HTMLDivElement>(null)
+  const [available, setAvailable] = useState(800)
+  useEffect(() => {
+    if (!frame.current) return undefined
+    const observer = new ResizeObserver(([entry]) => setAvailable(entry!.contentRect.width))
+    observer.observe(frame.current)
+    return () => observer.disconnect()
+  }, [])
+  return { frame, available }
+}
+
+/** Draws the page into the stage after each change of it. */
+function useDrawing(width: number): void {
+  const stage = useStore(stageStore, (state) => state.stage)
+  const docs = useEditorState((state) => state.docs)
+  const pageId = useEditorState((state) => state.pageId)
+  const assets = useEditorState((state) => state.assets)
+  const siteId = useEditorState((state) => state.siteId)
+  useEffect(() => {
+    if (!stage) return undefined
+    stage.writer.write(siteId, docs, pageId, assets)
+    noteDrawing()
+    const observer = new ResizeObserver(noteDrawing)
+    observer.observe(stage.document.body)
+    return () => observer.disconnect()
+  }, [stage, siteId, docs, pageId, assets, width])
+}
+
+/** The live page. Nothing in it runs; the editor draws it, points at it, and listens above it. */
+export function Stage() {
+  const editor = useEditor()
+  const device = useEditorState((state) => state.width)
+  const { frame, available } = useAvailableWidth()
+  const iframe = useRef<HTMLIFrameElement>(null)
+  const height = useStore(stageStore, (state) => state.height)
+  const [hover, setHover] = useState<{ box: Box; label: string }>()
+  const width = WIDTHS[device]
+  const scale = Math.min(1, (available - MARGIN * 2) / width)
+  useDrawing(width)
+
+  // A frame that had loaded before React listened tells nothing more; look once.
+  useEffect(() => {
+    const loaded = iframe.current?.contentDocument
+    if (loaded?.readyState === 'complete' && loaded.title === 'Stage') openStage(loaded)
+    return closeStage
+  }, [])
+
+  const hit = (event: PointerEvent<HTMLDivElement>) => {
+    const { stage } = stageStore.getState()
+    const { docs, pageId } = editor.store.getState()
+    if (!stage) return undefined
+    const bounds = event.currentTarget.getBoundingClientRect()
+    const [x, y] = [(event.clientX - bounds.left) / scale, (event.clientY - bounds.top) / scale]
+    markPointed(stage.document, stage.document.elementFromPoint(x, y))
+    return hitTest(stage.document, docs, pageId, x, y)
+  }
+  const point = (event: PointerEvent<HTMLDivElement>) => {
+    const found = hit(event)
+    const { docs } = editor.store.getState()
+    setHover(found && { box: boxOf(found.target), label: selectionLabel(docs, found.selection) })
+  }
+  const leave = () => {
+    setHover(undefined)
+    const { stage } = stageStore.getState()
+    if (stage) markPointed(stage.document, null)
+  }
+
+  return (
+    <div
+      ref={frame}
+      className="h-full overflow-x-hidden overflow-y-scroll bg-well"
+      data-testid="stage-scroll"
+    >
+      <div
+        className="relative mx-auto my-4 bg-white shadow-[0_0_0_1px_rgb(0_0_0/0.18)]"
+        style={{ width: width * scale, height: height * scale }}
+      >
+        <iframe
+          ref={iframe}
+          src="/stage"
+          title="The page, live"
+          sandbox="allow-same-origin"
+          tabIndex={-1}
+          onLoad={(event) => {
+            const loaded = event.currentTarget.contentDocument
+            if (loaded?.title === 'Stage') openStage(loaded)
+          }}
+          className="pointer-events-none block origin-top-left border-0"
+          style={{ width, height, transform: `scale(${scale})` }}
+        />
+        <div
+          className="absolute inset-0 cursor-crosshair"
+          data-testid="stage"
+          data-stage-scale={scale}
+          onPointerMove={point}
+          onPointerLeave={leave}
+          onClick={(event) =>
+            editor.store.setState({
+              selection: hit(event as unknown as PointerEvent<HTMLDivElement>)?.selection,
+            })
+          }
+        >
+          <Outlines scale={scale} hover={hover} />
+        </div>
+      </div>
+    </div>
+  )
+}

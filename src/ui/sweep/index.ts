@@ -1,0 +1,1 @@
+export { SweepView } from './sweep-view'

@@ -1,0 +1,1 @@
+export { ThemeSheet } from './theme-sheet'

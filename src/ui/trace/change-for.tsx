@@ -1,0 +1,85 @@
+'use client'
+
+import { useState } from 'react'
+import { toast } from 'sonner'
+import type { Spot, Trace } from '@/core/resolve'
+import type { SiteElement } from '@/core/site'
+import { ColorChooser } from '../color'
+import { useEditor, useReach, type Selection } from '../editor'
+import { Button } from '../kit'
+import { editProblemWords } from '../words'
+import { reachOptions, type ReachOption } from './reaches'
+
+interface ChangeForProps {
+  readonly spot: Spot
+  readonly selection: Selection
+  readonly element?: SiteElement
+  readonly trace: Trace
+}
+
+/** How far a change shall reach, with counts, and the palette to change it to. */
+export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
+  const editor = useEditor()
+  const reach = useReach()
+  const options = reachOptions(spot.docs, selection, spot.theme.id, element, trace, reach)
+  const [wanted, setWanted] = useState<ReachOption['key']>()
+  const usual = options[trace.decidedBy === 0 ? 0 : options.findIndex(({ key }) => key === 'role')]!
+  const option = options.find(({ key }) => key === wanted) ?? usual
+  const own = trace.chain[0]?.paint && trace.chain[0].state === trace.state
+
+  const run = (edit: Parameters<typeof editor.dispatch>[0]) => {
+    const problem = editor.dispatch(edit)
+    if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
+  }
+  const backToTheme = () => {
+    const where = { doc: selection.doc, facet: trace.facet.key, state: trace.state, paint: null }
+    run(
+      element
+        ? { type: 'setElementColor', ...where, element: element.id }
+        : { type: 'setSectionColor', ...where, section: selection.section },
+    )
+  }
+
+  return (
+    <div className="grid gap-2.5">
+      <h3 className="text-xs font-semibold text-soft">Change it for</h3>
+      <div
+        role="radiogroup"
+        aria-label="Change it for"
+        className="overflow-hidden rounded-md border border-edge-strong/60"
+      >
+        {options.map((each) => (
+          <button
+            key={each.key}
+            type="button"
+            role="radio"
+            aria-checked={each.key === option.key}
+            onClick={() => {
+              setWanted(each.key)
+              if (each.key === 'slot' && trace.slot) editor.store.setState({ openSlot: trace.slot })
+            }}
+            className="flex w-full items-center justify-between gap-2 border-b border-edge bg-raised px-2.5 py-1.5 text-left last:border-b-0 hover:bg-hover aria-checked:bg-strong aria-checked:text-on-strong"
+          >
+            <span className="truncate">{each.label}</span>
+            <span className="code">{each.count}</span>
+          </button>
+        ))}
+      </div>
+      {option.edit ? (
+        <ColorChooser
+          key={option.key}
+          label={`Colour for ${option.label}`}
+          value={option.value}
+          onChoose={(decision) => run(option.edit!(decision))}
+        />
+      ) : (
+        <p className="text-soft">The slot is open in the tray below. All it colours will follow.</p>
+      )}
+      {own && (
+        <Button onClick={backToTheme} className="justify-self-start">
+          Back to the theme
+        </Button>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,1 @@
+export { TracePanel } from './trace-panel'

@@ -1,0 +1,105 @@
+import { facetRole, type Trace } from '@/core/resolve'
+import {
+  isColor,
+  slotName,
+  type ColorDecision,
+  type SiteDocs,
+  type SiteElement,
+  type StyleId,
+  type ThemeId,
+} from '@/core/site'
+import { roleName, type RoleId } from '@/core/theme'
+import type { Edit } from '@/core/edit'
+import type { Reach } from '@/core/uses'
+import type { Selection } from '../editor'
+
+/** One answer to "change it for what?": how far it goes, and the edit that would do it. */
+export interface ReachOption {
+  readonly key: 'element' | 'style' | 'role' | 'everywhere' | 'slot'
+  readonly label: string
+  readonly count: number
+  /** What it holds now, for the chooser. */
+  readonly value?: ColorDecision
+  /** Undefined for the slot, which is edited in the tray. */
+  readonly edit?: (decision: ColorDecision) => Edit
+}
+
+function roleOf(trace: Trace, element: SiteElement | undefined): RoleId {
+  return trace.state === 'hover' && trace.facet.hover
+    ? trace.facet.hover
+    : facetRole(trace.facet, element)
+}
+
+function ownPaint(element: SiteElement | undefined, trace: Trace): ColorDecision | undefined {
+  const own = element?.colors?.[trace.facet.key]?.[trace.state]
+  return own && isColor(own) ? own : undefined
+}
+
+/** The ways to change a traced colour, nearest first. */
+export function reachOptions(
+  docs: SiteDocs,
+  selection: Selection,
+  theme: ThemeId,
+  element: SiteElement | undefined,
+  trace: Trace,
+  reach: Reach,
+): ReachOption[] {
+  const { facet, state } = trace
+  const role = roleOf(trace, element)
+  const { themes, styles, palette } = docs.frame
+  const where = { doc: selection.doc, facet: facet.key, state }
+  const thing: ReachOption = {
+    key: 'element',
+    label: element ? 'this element' : 'this section',
+    count: 1,
+    value: ownPaint(element, trace),
+    edit: (paint) =>
+      element
+        ? { type: 'setElementColor', ...where, element: element.id, paint }
+        : { type: 'setSectionColor', ...where, section: selection.section, paint },
+  }
+  const style = element?.style && styles[element.style]
+  const styled: ReachOption[] = style
+    ? [
+        {
+          key: 'style',
+          label: `element style ${style.name}`,
+          count: reach.styles[style.id] ?? 0,
+          edit: (paint) => ({
+            type: 'setStyleColor',
+            style: style.id as StyleId,
+            facet: facet.key,
+            state,
+            paint,
+          }),
+        },
+      ]
+    : []
+  const inThemes = (
+    ids: readonly ThemeId[],
+    key: 'role' | 'everywhere',
+    label: string,
+  ): ReachOption => ({
+    key,
+    label,
+    count: ids.reduce((sum, id) => sum + (reach.roles[`${id}/${role}`] ?? 0), 0),
+    value: themes.byId[ids[0]!]?.roles[role],
+    edit: (decision) => ({ type: 'setRole', themes: [...ids], role, decision }),
+  })
+  const name = roleName(role).toLowerCase()
+  return [
+    thing,
+    ...styled,
+    inThemes([theme], 'role', `${name} ${themes.byId[theme]?.name ?? ''}`),
+    inThemes(themes.order, 'everywhere', `${name} in all themes`),
+    ...(trace.slot
+      ? [
+          {
+            key: 'slot' as const,
+            label: `the slot ${slotName(palette, trace.slot)} itself`,
+            count: reach.slots[trace.slot] ?? 0,
+          },
+        ]
+      : []),
+  ]
+}

@@ -1,0 +1,177 @@
+'use client'
+
+import { kindOf } from '@/core/elements'
+import { facetsOf, readingOf, traceFacet, type Spot } from '@/core/resolve'
+import { writeHex, writeRatio } from '@/core/color'
+import { bodyOf, childrenOf, walkSection, type SiteElement, type State } from '@/core/site'
+import { useState } from 'react'
+import { useStore } from 'zustand'
+import { spotOfSelection, useEditor, useEditorState, useSpots, type Selection } from '../editor'
+import { Swatch } from '../kit'
+import { stageStore } from '../stage'
+import { Chain } from './chain'
+import { ChangeFor } from './change-for'
+import { findOverrule } from './overrule'
+import { SectionTheme } from './section-theme'
+
+/** Why a thing on the stage has its colour, and where to change that. */
+export function TracePanel() {
+  const selection = useEditorState((state) => state.selection)
+  const spots = useSpots()
+  const spot = selection && spotOfSelection(spots, selection)
+  if (!selection || !spot) return <Nothing />
+  const body = bodyOf(spot.docs, spot.doc)
+  const element = selection.element && body?.elements[selection.element]
+  return (
+    <Traced
+      key={`${selection.doc}/${selection.element ?? selection.section}`}
+      spot={spot}
+      selection={selection}
+      element={element || undefined}
+    />
+  )
+}
+
+function Nothing() {
+  return (
+    <div className="p-4">
+      <h2 className="text-[15px] font-bold">Why this colour?</h2>
+      <p className="mt-2 text-soft">
+        Click anything on the page. Its colours show here, with the chain of decisions behind each
+        and how far a change would reach.
+      </p>
+      <p className="mt-2 text-soft">
+        Drag a slot from the tray onto anything to bind it. Hover a slot to see all it colours.
+      </p>
+    </div>
+  )
+}
+
+interface TracedProps {
+  readonly spot: Spot
+  readonly selection: Selection
+  readonly element?: SiteElement
+}
+
+function Traced({ spot, selection, element }: TracedProps) {
+  const editor = useEditor()
+  const [state, setState] = useState<State>('rest')
+  const stage = useStore(stageStore, (held) => held.stage)
+  const facets = facetsOf(element)
+  const facet = facets.find(({ key }) => key === selection.facet) ?? facets[0]
+  const kind = element ? kindOf(element.kind) : undefined
+  const name = element && kind ? kind.title(element.content) : spot.section.name
+  const trace = facet && traceFacet(spot, element, facet, state)
+  const reading = trace && element && readingOf(spot, element, trace)
+  const overrule =
+    trace && stage ? findOverrule(stage, selection, trace, spot.docs.frame.customCss) : undefined
+  const hovers =
+    facet &&
+    (facet.hover ||
+      traceFacet(spot, element, facet, 'hover').chain.some((d) => d.state === 'hover' && d.paint))
+  return (
+    <div className="flex flex-col gap-3 p-4" data-testid="trace">
+      <header>
+        <h2 className="truncate text-[15px] font-bold" title={name}>
+          {name}
+        </h2>
+        <p className="text-soft">
+          {kind ? kind.label.toLowerCase() : 'section'} {element ? `in ${spot.section.name}` : ''}
+        </p>
+      </header>
+      {!element && <SectionTheme spot={spot} />}
+      {facets.length > 0 && (
+        <div role="group" aria-label="Colours of this thing" className="flex flex-wrap gap-1.5">
+          {facets.map((each) => {
+            const { color } = traceFacet(spot, element, each, 'rest')
+            return (
+              <button
+                key={each.key}
+                type="button"
+                aria-pressed={each.key === facet?.key}
+                onClick={() =>
+                  editor.store.setState({ selection: { ...selection, facet: each.key } })
+                }
+                className="flex h-7 items-center gap-1.5 rounded-md border border-edge-strong/60 bg-raised px-2 font-semibold hover:bg-hover aria-pressed:border-strong aria-pressed:ring-1 aria-pressed:ring-strong"
+              >
+                <Swatch color={color ? writeHex(color) : 'transparent'} size={12} />
+                {each.label}
+              </button>
+            )
+          })}
+        </div>
+      )}
+      {trace && (
+        <>
+          <div role="group" aria-label="State" className="flex gap-4 border-b border-edge">
+            {(['rest', 'hover'] as const).map((each) => (
+              <button
+                key={each}
+                type="button"
+                aria-pressed={state === each}
+                onClick={() => setState(each)}
+                className="-mb-px border-b-2 border-transparent pb-1 text-soft aria-pressed:border-ink aria-pressed:font-semibold aria-pressed:text-ink"
+              >
+                {each === 'rest' ? 'At rest' : `Pointer over${hovers ? '' : ' (same)'}`}
+              </button>
+            ))}
+          </div>
+          <Chain
+            trace={trace}
+            thing={kind ? kind.label.toLowerCase() : 'section'}
+            overrule={overrule}
+          />
+          {reading && (
+            <p className="flex items-baseline justify-between border-y border-edge py-2">
+              <span>On its ground</span>
+              <span>
+                <b className="code">{writeRatio(reading.ratio)}</b>{' '}
+                {reading.needs === undefined
+                  ? 'decoration'
+                  : reading.ratio >= reading.needs
+                    ? '✓ reads well, AA'
+                    : `× hard to read, needs ${reading.needs}`}
+              </span>
+            </p>
+          )}
+          <ChangeFor spot={spot} selection={selection} element={element} trace={trace} />
+        </>
+      )}
+      {!element && <SectionContents spot={spot} />}
+    </div>
+  )
+}
+
+/** Everything in a section by name: the way to a trace without a pointer. */
+function SectionContents({ spot }: { readonly spot: Spot }) {
+  const editor = useEditor()
+  const body = bodyOf(spot.docs, spot.doc)
+  if (!body) return null
+  const elements: SiteElement[] = []
+  walkSection(body, spot.section, (element) => elements.push(element))
+  const traced = elements.filter((element) => facetsOf(element).length > 0)
+  if (childrenOf(body, spot.section.children).length === 0) return null
+  return (
+    <div>
+      <h3 className="mb-1.5 text-xs font-semibold text-soft">In this section</h3>
+      <ul className="grid gap-px">
+        {traced.map((element) => (
+          <li key={element.id}>
+            <button
+              type="button"
+              onClick={() =>
+                editor.store.setState({
+                  selection: { doc: spot.doc, section: spot.section.id, element: element.id },
+                })
+              }
+              className="flex w-full gap-2 rounded px-1.5 py-1 text-left hover:bg-hover"
+            >
+              <span className="w-24 shrink-0 truncate text-soft">{kindOf(element.kind).label}</span>
+              <span className="truncate">{kindOf(element.kind).title(element.content)}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}

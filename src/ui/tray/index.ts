@@ -1,0 +1,1 @@
+export { Tray } from './tray'

@@ -1,0 +1,70 @@
+import type { ColorProblem } from '@/core/color'
+import type { EditProblem } from '@/core/edit'
+import type { Problem } from '@/core/payloads'
+import type { PlaceId } from '@/core/uses'
+
+/** The words of the interface for what can go wrong; each says what to do. */
+export const colorProblemWords: Readonly<Record<ColorProblem, string>> = {
+  empty: 'Type a colour, for example #1d5955 or teal.',
+  'too-long': 'That is too long for one colour. Type one colour only.',
+  'hex-length': 'A hex code has 3, 4, 6 or 8 digits after the #. Check for a missing or extra one.',
+  'hex-digit': 'A hex code holds only 0–9 and A–F after the #.',
+  'not-a-color': 'That is no colour. Try hex, rgb(), hsl(), hwb(), oklch() or a CSS colour name.',
+}
+
+export const editProblemWords: Readonly<Record<EditProblem, string>> = {
+  'slot-gone': 'the slot is no longer in the palette',
+  'slot-taken': 'a slot with that id is there already',
+  'slots-full': 'the palette holds 64 slots, the most it can',
+  'theme-gone': 'the theme is no longer there',
+  'page-gone': 'the page is no longer there',
+  'section-gone': 'the section is no longer there',
+  'element-gone': 'the element is no longer there',
+  'style-gone': 'the element style is no longer there',
+  'facet-unknown': 'that colour cannot be set on this kind of element',
+  'text-changed': 'the text was changed in the meantime',
+}
+
+export function problemWords(problem: Problem): string {
+  switch (problem.code) {
+    case 'stale':
+      return 'The site was changed in another window. The newest state is loaded; look, then try again.'
+    case 'edit-refused':
+      return `Not stored: ${editProblemWords[problem.problem]}.`
+    case 'invalid':
+      return `Not stored: ${problem.where || 'the request'} was not understood (${problem.what}).`
+    case 'database-away':
+      return 'The database does not answer. Your changes stay here and are sent again.'
+    case 'forbidden':
+      return 'You may look at this site, but not change it.'
+    case 'not-found':
+      return 'That is not there, or not yours to see.'
+    case 'nothing-to-undo':
+      return 'There is nothing to undo.'
+    case 'nothing-to-redo':
+      return 'There is nothing to redo.'
+    case 'nothing-to-sweep':
+      return 'No use is ticked, so nothing was replaced.'
+    case 'not-published':
+      return 'This site has not been published yet.'
+    case 'too-large':
+      return 'That is too much at once. Do it in smaller parts.'
+    case 'not-json':
+    case 'foreign-origin':
+    case 'unexpected':
+      return 'Something went wrong on the server; nothing was stored. Try again.'
+  }
+}
+
+export const placeWords: Readonly<Record<PlaceId, string>> = {
+  themes: 'Themes',
+  styles: 'Element styles',
+  content: 'Page content',
+  shared: 'Header and footer',
+  embeds: 'Embedded snippets',
+  'custom-css': 'Custom CSS',
+  'add-ons': 'Add-on settings',
+}
+
+export const counted = (count: number, one: string, many = `${one}s`) =>
+  `${count} ${count === 1 ? one : many}`
