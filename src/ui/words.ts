@@ -66,5 +66,16 @@ export const placeWords: Readonly<Record<PlaceId, string>> = {
   'add-ons': 'Add-on settings',
 }
 
+/** The order in which places are listed: what visitors see first. */
+export const placeOrder: readonly PlaceId[] = [
+  'content',
+  'shared',
+  'themes',
+  'styles',
+  'embeds',
+  'custom-css',
+  'add-ons',
+]
+
 export const counted = (count: number, one: string, many = `${one}s`) =>
   `${count} ${count === 1 ? one : many}`

@@ -11,7 +11,7 @@ export const group = defineKind({
   css: `
 .group { display: flex; flex-direction: column; gap: 1.1rem; min-width: 0; }
 .group.row { flex-direction: row; flex-wrap: wrap; align-items: center; gap: 0.75rem 1rem; }
-.group.grid { display: grid; grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr)); gap: 1.25rem; width: 100%; }`,
+.group.grid { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(16rem, 100%), 1fr)); gap: 1.25rem; width: 100%; }`,
   html: ({ arrange }, { root, children }) =>
     tag('div', { ...root, class: `${root.class} ${arrange}` }, children),
   title: ({ arrange }) => arrange,

@@ -107,7 +107,7 @@ export function contextOf(
   const lineStart = text.lastIndexOf('\n', start - 1) + 1
   const lineEnd = text.indexOf('\n', start + length)
   const line = text.slice(lineStart, lineEnd === -1 ? undefined : lineEnd)
-  const from = Math.max(0, start - lineStart - 40)
+  const from = Math.max(0, start - lineStart - 22)
   const cut = line.slice(from, start - lineStart + length + 30)
   const lead = cut.length - cut.trimStart().length
   return { context: cut.trim(), textAt: start - lineStart - from - lead }

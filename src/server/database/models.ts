@@ -94,7 +94,8 @@ export class PublicationRow extends Row<PublicationRow> {
 const text = DataTypes.TEXT
 const whole = DataTypes.INTEGER
 const json = DataTypes.JSONB
-const key = { type: text, primaryKey: true, allowNull: false }
+/** A new object each time: Sequelize writes the column's name into what it is given. */
+const key = () => ({ type: text, primaryKey: true, allowNull: false })
 
 function initialize(sequelize: Sequelize): void {
   const options = (tableName: string, createdAt = false) => ({
@@ -104,13 +105,13 @@ function initialize(sequelize: Sequelize): void {
     timestamps: createdAt,
     updatedAt: false as const,
   })
-  const created = { type: DataTypes.DATE, defaultValue: DataTypes.NOW }
-  WorkspaceRow.init({ id: key, name: text }, options('workspaces'))
-  UserRow.init({ id: key, name: text }, options('users'))
-  MemberRow.init({ workspaceId: key, userId: key, role: text }, options('members'))
+  const created = () => ({ type: DataTypes.DATE, defaultValue: DataTypes.NOW })
+  WorkspaceRow.init({ id: key(), name: text }, options('workspaces'))
+  UserRow.init({ id: key(), name: text }, options('users'))
+  MemberRow.init({ workspaceId: key(), userId: key(), role: text }, options('members'))
   SiteRow.init(
     {
-      id: key,
+      id: key(),
       workspaceId: text,
       name: text,
       position: whole,
@@ -121,12 +122,12 @@ function initialize(sequelize: Sequelize): void {
     options('sites'),
   )
   PageRow.init(
-    { siteId: key, id: key, position: whole, document: json, summary: json },
+    { siteId: key(), id: key(), position: whole, document: json, summary: json },
     options('pages'),
   )
   EditRow.init(
     {
-      siteId: key,
+      siteId: key(),
       revision: { type: whole, primaryKey: true },
       clientId: text,
       actorId: text,
@@ -137,25 +138,25 @@ function initialize(sequelize: Sequelize): void {
       command: json,
       patches: json,
       inverse: json,
-      createdAt: created,
+      createdAt: created(),
     },
     options('edits', true),
   )
   CheckpointRow.init(
     {
-      id: key,
+      id: key(),
       siteId: text,
       name: text,
       revision: whole,
       frame: json,
       pages: json,
-      createdAt: created,
+      createdAt: created(),
     },
     options('checkpoints', true),
   )
-  AssetRow.init({ siteId: key, id: key, details: json, storageKey: text }, options('assets'))
+  AssetRow.init({ siteId: key(), id: key(), details: json, storageKey: text }, options('assets'))
   PublicationRow.init(
-    { siteId: key, revision: whole, storageKey: text, files: json, createdAt: created },
+    { siteId: key(), revision: whole, storageKey: text, files: json, createdAt: created() },
     options('publications', true),
   )
 }

@@ -39,7 +39,7 @@ export function ColorChooser({ value, onChoose, label }: ColorChooserProps) {
         style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(38px, 1fr))' }}
       >
         {slotsInOrder(palette).map((slot) => (
-          <div key={slot.id} className="grid grid-rows-5 gap-px overflow-hidden rounded">
+          <div key={slot.id} className="flex flex-col overflow-hidden rounded">
             {shadeSteps.map((step) => {
               const decision = shadeOf(slot.id, step)
               const words = decisionWords(decision, docs)

@@ -1,3 +1,5 @@
+'use client'
+
 import { X } from 'lucide-react'
 import { Dialog as Radix } from 'radix-ui'
 import type { ReactNode } from 'react'

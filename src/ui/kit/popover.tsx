@@ -1,3 +1,5 @@
+'use client'
+
 import { Popover as Radix } from 'radix-ui'
 import type { ReactNode } from 'react'
 

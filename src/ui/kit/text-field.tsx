@@ -1,3 +1,5 @@
+'use client'
+
 import { useId, useState, type KeyboardEvent } from 'react'
 
 interface TextFieldProps {

@@ -13,7 +13,7 @@ export function SiteMap() {
   const spots = useSpots()
   const title = pages.find(({ id }) => id === pageId)?.title ?? ''
   return (
-    <nav aria-label="Map of the site" className="flex h-full flex-col gap-4 overflow-y-auto p-3">
+    <nav aria-label="Map of the site" className="flex h-full flex-col gap-3 overflow-y-auto p-3">
       <div>
         <h2 className="mb-2 text-xs font-semibold text-soft">{title}, top to bottom</h2>
         <div className="overflow-hidden rounded border border-edge-strong/50">
@@ -30,7 +30,7 @@ export function SiteMap() {
                 onClick={() =>
                   editor.store.setState({ selection: { doc, section: section.id, facet: 'fill' } })
                 }
-                className="relative flex w-full items-center justify-between gap-2 px-2.5 py-1.5 text-left aria-pressed:z-10 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-ink"
+                className="relative flex w-full items-center justify-between gap-2 px-2.5 py-[3px] text-left aria-pressed:z-10 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-ink"
                 style={{ background: ground, color: look.text }}
               >
                 <span className="min-w-0">
@@ -51,7 +51,7 @@ export function SiteMap() {
       </div>
       <div>
         <h2 className="mb-2 text-xs font-semibold text-soft">All pages</h2>
-        <ul className="grid grid-cols-4 gap-2">
+        <ul className="grid grid-cols-3 gap-x-2.5 gap-y-2">
           {pages.map((page) => (
             <li key={page.id}>
               <button
@@ -68,7 +68,7 @@ export function SiteMap() {
                   {page.summary.bands.map((band) => (
                     <span
                       key={band.id}
-                      className="block h-2.5"
+                      className="block h-1.5"
                       style={{
                         background:
                           band.fill && isColor(band.fill)
@@ -82,7 +82,7 @@ export function SiteMap() {
                     .map((footer) => (
                       <span
                         key={footer.id}
-                        className="block h-1.5"
+                        className="block h-1"
                         style={{ background: themeLook(frame, footer.theme).ground }}
                       />
                     ))}

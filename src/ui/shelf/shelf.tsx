@@ -26,7 +26,7 @@ export function Shelf({ sites }: { readonly sites: readonly SiteEntry[] }) {
                 {pages.slice(0, 7).map((page) => (
                   <span
                     key={page.id}
-                    className="block flex-1 overflow-hidden rounded-t-sm shadow-sm"
+                    className="block max-w-16 flex-1 overflow-hidden rounded-t-sm shadow-sm"
                   >
                     {page.summary.bands.map((band) => (
                       <span

@@ -34,6 +34,9 @@ const LAYERS = [
 const pointed = 'data-pointed'
 const withPointed = (css: string) => css.replaceAll(/:hover\b/g, `[${pointed}]`)
 
+/** Colours change at once on the stage: while one is dragged, and while one is read. */
+const still = '*, ::before, ::after { transition: none !important; }'
+
 /** Writes a page into the stage's document, touching only what differs from what it holds. */
 export function createStageWriter(stage: Document) {
   const written = new Map<string, string>()
@@ -72,6 +75,7 @@ export function createStageWriter(stage: Document) {
       const where = whereabouts(siteId, assets)
       const css = renderSiteCss(docs.frame, [page], where)
       const layers = { ...css, page: renderPageCss(docs, pageId, where) }
+      writeLayer('still', still)
       for (const name of LAYERS) writeLayer(name, withPointed(layers[name]))
       writeSections(renderSections(docs, pageId, where))
     },
@@ -126,4 +130,13 @@ export function markPointed(stage: Document, target: Element | null): void {
     if (!path.has(node)) node.removeAttribute(pointed)
   }
   for (const node of path) node.setAttribute(pointed, '')
+}
+
+/** Reads something from the stage as it is with no pointer over it. */
+export function unpointed<T>(stage: Document, read: () => T): T {
+  const marked = [...stage.querySelectorAll(`[${pointed}]`)]
+  for (const node of marked) node.removeAttribute(pointed)
+  const value = read()
+  for (const node of marked) node.setAttribute(pointed, '')
+  return value
 }

@@ -32,7 +32,7 @@ export type Scope = SweepRequest['scope']
 
 export function entryName(palette: Palette, entry: InventoryEntry): string {
   if (entry.slot) return slotName(palette, entry.slot)
-  if (!entry.near) return 'loose'
+  if (!entry.near) return writeHex(entry.color)
   const name = slotName(palette, entry.near.slot)
   if (entry.near.held && entry.near.difference > 5) return `${name} as it was`
   return entry.near.difference === 0 ? `same as ${name}` : `near ${name}`

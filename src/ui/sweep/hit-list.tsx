@@ -3,7 +3,7 @@
 import { ArrowRight } from 'lucide-react'
 import type { HitLine } from '@/core/payloads'
 import { Swatch } from '../kit'
-import { placeWords } from '../words'
+import { placeOrder, placeWords } from '../words'
 
 interface HitListProps {
   readonly hits: readonly HitLine[]
@@ -13,7 +13,8 @@ interface HitListProps {
 
 /** Every hit of the dry run, by place, each with before and after. */
 export function HitList({ hits, without, onToggle }: HitListProps) {
-  const places = [...new Set(hits.map(({ place }) => place))]
+  const met = new Set(hits.map(({ place }) => place))
+  const places = placeOrder.filter((place) => met.has(place))
   return (
     <div className="grid gap-3">
       {places.map((place) => {

@@ -112,7 +112,7 @@ function Link({ color, kind, told, what, code, onOpen, openLabel }: LinkProps) {
   return (
     <li
       data-link={kind}
-      className={`relative flex items-start gap-2.5 rounded-md px-2 py-1.5 ${raised ? 'border border-edge-strong/60 bg-raised shadow-sm' : ''}`}
+      className={`relative flex items-start gap-2.5 rounded-md px-2 py-1 ${raised ? 'border border-edge-strong/60 bg-raised shadow-sm' : ''}`}
     >
       {color ? (
         <Swatch color={color} className="mt-0.5" />

@@ -2,7 +2,7 @@ import { colorOf, sameColor } from '@/core/color'
 import { cssProperty } from '@/core/elements'
 import type { Trace } from '@/core/resolve'
 import type { Selection } from '../editor'
-import { selectedNode, type StageAccess } from '../stage'
+import { selectedNode, unpointed, type StageAccess } from '../stage'
 
 /** Custom CSS that has the last word over a decision, as the stage computes it. */
 export interface Overrule {
@@ -55,8 +55,10 @@ export function findOverrule(
   const view = node?.ownerDocument.defaultView
   if (!node || !view || !trace.color || trace.state !== 'rest') return undefined
   const property = cssProperty(trace.facet) as keyof typeof COMPUTED
-  const styles = view.getComputedStyle(node, trace.facet.pseudo ?? null)
-  const computed = styles[COMPUTED[property]]
+  const computed = unpointed(
+    stage.document,
+    () => view.getComputedStyle(node, trace.facet.pseudo ?? null)[COMPUTED[property]],
+  )
   const color = colorOf(computed)
   if (!color || sameColor(color, trace.color)) return undefined
   const rule = ruleFor(stage, node, property)

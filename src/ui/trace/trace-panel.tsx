@@ -70,7 +70,7 @@ function Traced({ spot, selection, element }: TracedProps) {
     (facet.hover ||
       traceFacet(spot, element, facet, 'hover').chain.some((d) => d.state === 'hover' && d.paint))
   return (
-    <div className="flex flex-col gap-3 p-4" data-testid="trace">
+    <div className="flex flex-col gap-2.5 p-4" data-testid="trace">
       <header>
         <h2 className="truncate text-[15px] font-bold" title={name}>
           {name}
@@ -81,7 +81,7 @@ function Traced({ spot, selection, element }: TracedProps) {
       </header>
       {!element && <SectionTheme spot={spot} />}
       {facets.length > 0 && (
-        <div role="group" aria-label="Colours of this thing" className="flex flex-wrap gap-1.5">
+        <div role="group" aria-label="Colours of this thing" className="flex flex-wrap gap-1">
           {facets.map((each) => {
             const { color } = traceFacet(spot, element, each, 'rest')
             return (
@@ -92,7 +92,7 @@ function Traced({ spot, selection, element }: TracedProps) {
                 onClick={() =>
                   editor.store.setState({ selection: { ...selection, facet: each.key } })
                 }
-                className="flex h-7 items-center gap-1.5 rounded-md border border-edge-strong/60 bg-raised px-2 font-semibold hover:bg-hover aria-pressed:border-strong aria-pressed:ring-1 aria-pressed:ring-strong"
+                className="flex h-6.5 items-center gap-1.5 rounded-md border border-edge-strong/60 bg-raised px-1.5 text-[12px] font-semibold hover:bg-hover aria-pressed:border-strong aria-pressed:ring-1 aria-pressed:ring-strong"
               >
                 <Swatch color={color ? writeHex(color) : 'transparent'} size={12} />
                 {each.label}
