@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test'
+
+/** ./easel test starts the server and the database, and says where they are. */
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: '.easel/test-results',
+  // The journeys change the same demo sites; they go one after the other.
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 8000 },
+  reporter: [['line'], ['json']],
+  use: {
+    baseURL: process.env.EASEL_ADDRESS,
+    viewport: { width: 1280, height: 800 },
+    contextOptions: { reducedMotion: 'reduce' },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+})

@@ -1,0 +1,203 @@
+import { randomUUID } from 'node:crypto'
+import { patchDocs, type Edit } from '@/core/edit'
+import { localOwner } from './actor'
+import {
+  closeTestDatabase,
+  openTestDatabase,
+  revisionOf,
+  siteId,
+  stateOf,
+} from './database.fixture'
+import { models } from './database/models'
+import { migrate, unmigrate } from './migrations/migrate'
+import { listCheckpoints, returnToCheckpoint, takeCheckpoint } from './checkpoints'
+import { readHistory, redo, saveEdits, undo } from './edits'
+import { loadDocs, loadPage, loadSite, stateText } from './sites'
+import { applySweep, dryRun, inventory } from './sweeps'
+
+beforeAll(() => openTestDatabase('edits_test'))
+afterAll(closeTestDatabase)
+
+const setBrand = (value: string) => ({ type: 'setSlot', slot: 'brand', value }) as unknown as Edit
+const giveTheme = (section: string, theme: string) =>
+  ({ type: 'setSectionTheme', sections: [{ doc: 'home', section }], theme }) as unknown as Edit
+const save = async (...edits: Edit[]) =>
+  saveEdits(
+    localOwner,
+    siteId,
+    await revisionOf(siteId),
+    edits.map((edit) => ({ clientId: randomUUID(), edit })),
+  )
+
+test('edits are stored in order, with inverses, and the history grows only', async () => {
+  const before = await stateOf(siteId)
+  const start = await revisionOf(siteId)
+  const saved = await save(setBrand('#2a4d8f'), giveTheme('bench', 'on-ink'))
+  expect(saved).toMatchObject({ ok: true, value: { revision: start + 2, canUndo: true } })
+  const after = await stateOf(siteId)
+
+  await undo(localOwner, siteId, start + 2)
+  await undo(localOwner, siteId, start + 3)
+  expect(await stateOf(siteId)).toBe(before)
+  await redo(localOwner, siteId, start + 4)
+  const again = await redo(localOwner, siteId, start + 5)
+  expect(await stateOf(siteId)).toBe(after)
+  expect(again).toMatchObject({ ok: true, value: { canRedo: false } })
+
+  const history = await readHistory(localOwner, siteId)
+  expect(history.ok && history.value.slice(0, 6).map(({ kind }) => kind)).toEqual([
+    'redo',
+    'redo',
+    'undo',
+    'undo',
+    'do',
+    'do',
+  ])
+})
+
+test('a new change after an undo leaves the undone one behind', async () => {
+  await save(setBrand('#111111'))
+  await undo(localOwner, siteId, await revisionOf(siteId))
+  await save(setBrand('#222222'))
+  const nothing = await redo(localOwner, siteId, await revisionOf(siteId))
+  expect(nothing).toEqual({ ok: false, problem: { code: 'nothing-to-redo' } })
+})
+
+test('replaying the stored patches from the first gives the current documents', async () => {
+  const { Site, Edit: EditModel } = models()
+  const site = (await Site.findByPk(siteId))!
+  const rows = await EditModel.findAll({ where: { siteId }, order: [['revision', 'ASC']] })
+  let docs = await loadDocs(site, 'all')
+  const now = stateText(docs)
+  for (const { inverse } of [...rows].reverse()) docs = patchDocs(docs, inverse)
+  for (const { patches } of rows) docs = patchDocs(docs, patches)
+  expect(rows.length).toBeGreaterThan(5)
+  expect(stateText(docs)).toBe(now)
+})
+
+test('a stale base is told and stores nothing', async () => {
+  const revision = await revisionOf(siteId)
+  const before = await stateOf(siteId)
+  const late = await saveEdits(localOwner, siteId, revision - 1, [
+    { clientId: randomUUID(), edit: setBrand('#333333') },
+  ])
+  expect(late).toEqual({ ok: false, problem: { code: 'stale', revision } })
+  expect(await stateOf(siteId)).toBe(before)
+})
+
+test('an edit that is sent twice is stored once', async () => {
+  const base = await revisionOf(siteId)
+  const pending = [{ clientId: randomUUID(), edit: setBrand('#444444') }]
+  const first = await saveEdits(localOwner, siteId, base, pending)
+  const second = await saveEdits(localOwner, siteId, base, pending)
+  expect(first).toEqual(second)
+  expect(await revisionOf(siteId)).toBe(base + 1)
+})
+
+test('of several edits, one that cannot be done takes all back', async () => {
+  const before = await stateOf(siteId)
+  const revision = await revisionOf(siteId)
+  const refused = await save(setBrand('#555555'), giveTheme('nowhere', 'on-ink'))
+  expect(refused).toMatchObject({
+    ok: false,
+    problem: { code: 'edit-refused', problem: 'section-gone' },
+  })
+  expect(await stateOf(siteId)).toBe(before)
+  expect(await revisionOf(siteId)).toBe(revision)
+})
+
+test('of two windows that save at once, exactly one wins', async () => {
+  const base = await revisionOf(siteId)
+  const attempt = (value: string) =>
+    saveEdits(localOwner, siteId, base, [{ clientId: randomUUID(), edit: setBrand(value) }])
+  const results = await Promise.all([attempt('#660000'), attempt('#006600'), attempt('#000066')])
+  expect(results.filter(({ ok }) => ok)).toHaveLength(1)
+  expect(await revisionOf(siteId)).toBe(base + 1)
+})
+
+describe('who may do what', () => {
+  const reader = { userId: 'a-reader' }
+  const stranger = { userId: 'a-stranger' }
+  beforeAll(async () => {
+    const { User, Member } = models()
+    await User.create({ id: reader.userId, name: 'Reader' })
+    await Member.create({ workspaceId: 'demo', userId: reader.userId, role: 'reader' })
+  })
+
+  test('a reader looks and does not change', async () => {
+    expect((await loadSite(reader, siteId)).ok).toBe(true)
+    const base = await revisionOf(siteId)
+    const edits = [{ clientId: randomUUID(), edit: setBrand('#777777') }]
+    const forbidden = { ok: false, problem: { code: 'forbidden' } }
+    expect(await saveEdits(reader, siteId, base, edits)).toEqual(forbidden)
+    expect(await undo(reader, siteId, base)).toEqual(forbidden)
+    expect(await takeCheckpoint(reader, siteId, base, 'x')).toEqual(forbidden)
+  })
+
+  test('a stranger does not even learn that a site is there', async () => {
+    const gone = { ok: false, problem: { code: 'not-found' } }
+    expect(await loadSite(stranger, siteId)).toEqual(gone)
+    expect(await loadPage(stranger, siteId, 'home')).toEqual(gone)
+    expect(await inventory(stranger, siteId)).toEqual(gone)
+    expect(await loadSite(localOwner, 'no-such-site')).toEqual(gone)
+  })
+})
+
+describe('sweep', () => {
+  const request = {
+    pairs: [{ from: { value: '#1c5a54', within: 0 }, to: { slot: 'brand' } }],
+    scope: 'site',
+  } as unknown as Parameters<typeof dryRun>[2]
+
+  test('what the dry run lists is what is changed; a checkpoint comes first; undo is exact', async () => {
+    const before = await stateOf(siteId)
+    const planned = await dryRun(localOwner, siteId, request)
+    expect(await stateOf(siteId)).toBe(before)
+    const swept = await applySweep(localOwner, siteId, await revisionOf(siteId), request)
+    expect(planned.ok && swept.ok && planned.value.hits.length === swept.value.changed).toBe(true)
+
+    const checkpoints = await listCheckpoints(localOwner, siteId)
+    expect(checkpoints.ok && checkpoints.value[0]!.name).toMatch(/^Before: Swept #1c5a54 to Brand/)
+    const again = await dryRun(localOwner, siteId, request)
+    expect(again.ok && again.value.hits).toEqual([])
+
+    const after = await stateOf(siteId)
+    await undo(localOwner, siteId, await revisionOf(siteId))
+    expect(await stateOf(siteId)).toBe(before)
+    const id = checkpoints.ok ? checkpoints.value[0]!.id : ''
+    await redo(localOwner, siteId, await revisionOf(siteId))
+    expect(await stateOf(siteId)).toBe(after)
+    await returnToCheckpoint(localOwner, siteId, await revisionOf(siteId), id)
+    expect(await stateOf(siteId)).toBe(before)
+    await undo(localOwner, siteId, await revisionOf(siteId))
+    expect(await stateOf(siteId)).toBe(after)
+  })
+
+  test('from a stale window, or with nothing ticked, it changes nothing and leaves no checkpoint', async () => {
+    const before = await stateOf(siteId)
+    const count = await models().Checkpoint.count()
+    const revision = await revisionOf(siteId)
+    const loose = {
+      ...request,
+      pairs: [{ from: { value: '#2e6fb7', within: 0 }, to: { slot: 'spark' } }],
+    } as unknown as typeof request
+    const stale = await applySweep(localOwner, siteId, revision - 1, loose)
+    expect(stale).toMatchObject({ ok: false, problem: { code: 'stale' } })
+    const planned = await dryRun(localOwner, siteId, loose)
+    const without = planned.ok ? planned.value.hits.map(({ key }) => key) : []
+    expect(without.length).toBeGreaterThan(3)
+    const none = await applySweep(localOwner, siteId, revision, { ...loose, without })
+    expect(none).toEqual({ ok: false, problem: { code: 'nothing-to-sweep' } })
+    expect(await stateOf(siteId)).toBe(before)
+    expect(await models().Checkpoint.count()).toBe(count)
+  })
+})
+
+test('the migrations lead down to nothing and up again', async () => {
+  await unmigrate()
+  const [tables] = await models().sequelize.query(
+    "select table_name from information_schema.tables where table_schema = 'public' and table_name <> 'migrations'",
+  )
+  expect(tables).toEqual([])
+  expect(await migrate()).toEqual(['001-start'])
+})

@@ -1,0 +1,123 @@
+import { existsSync, readFileSync, rmSync } from 'node:fs'
+import path from 'node:path'
+import { ensureBuild, ensureDebian, ensureFonts, ensurePackages } from './machine.mjs'
+import { startPostgres } from './postgres.mjs'
+import { startServer } from './server.mjs'
+import { Failure, freePort, npx, stateFolder, step } from './steps.mjs'
+
+const count = { passed: 0, failed: 0 }
+
+/** A check that passes or fails as a whole. */
+async function check(told, work) {
+  try {
+    await step(told, work)
+    count.passed += 1
+  } catch (error) {
+    if (!(error instanceof Failure)) throw error
+    console.log(error.message)
+    count.failed += 1
+  }
+}
+
+const readJson = (file) => JSON.parse(readFileSync(file, 'utf8'))
+
+async function runJest(databaseUrl) {
+  const report = path.join(stateFolder, 'jest.json')
+  rmSync(report, { force: true })
+  try {
+    await step('Unit and database tests', () =>
+      npx('jest', ['--json', `--outputFile=${report}`, '--silent'], {
+        env: {
+          DATABASE_URL: databaseUrl,
+          EASEL_FILES: path.join(stateFolder, 'test-files', 'jest'),
+        },
+      }),
+    )
+  } catch (error) {
+    console.log(error.message)
+    if (!existsSync(report)) count.failed += 1
+  }
+  if (!existsSync(report)) return
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = readJson(report)
+  count.passed += numPassedTests
+  count.failed += numFailedTests + numRuntimeErrorTestSuites
+}
+
+async function runBrowser(address, filter) {
+  const report = path.join(stateFolder, 'playwright.json')
+  rmSync(report, { force: true })
+  try {
+    await step('Browser tests', () =>
+      npx('playwright', ['test', ...filter], {
+        env: {
+          EASEL_ADDRESS: address,
+          PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+          PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
+        },
+      }),
+    )
+  } catch (error) {
+    console.log(error.message)
+    if (!existsSync(report)) count.failed += 1
+  }
+  if (!existsSync(report)) return
+  const { stats, errors } = readJson(report)
+  count.passed += stats.expected
+  count.failed += stats.unexpected + stats.flaky + errors.length
+}
+
+/** `./easel test [unit|browser] [names …]`; without a part, everything. */
+export async function run({ options }) {
+  const [part, ...filter] = ['unit', 'browser'].includes(options[0]) ? options : [undefined]
+  await ensureDebian(['postgresql-15', 'chromium'])
+  await ensurePackages()
+  ensureFonts()
+  if (!part) {
+    await check('Format', () => npx('prettier', ['--check', '.']))
+    await check('Types', async () => {
+      await npx('next', ['typegen'])
+      await npx('tsc', ['--noEmit'])
+    })
+    await check('Lint', () => npx('eslint', ['.']))
+    await check('Layers', () => npx('depcruise', ['src', '--config', '.dependency-cruiser.cjs']))
+  }
+  const postgres = await step('Starting a throw-away PostgreSQL', () =>
+    startPostgres({ name: 'test-postgres', throwAway: true, firstPort: 54_630 }),
+  )
+  const files = path.join(stateFolder, 'test-files')
+  rmSync(files, { recursive: true, force: true })
+  try {
+    if (part !== 'browser') {
+      await postgres.createDatabase('unit')
+      await runJest(postgres.address('unit'))
+    }
+    if (part !== 'unit') {
+      await ensureBuild()
+      await postgres.createDatabase('browser')
+      const databaseUrl = postgres.address('browser')
+      const server = { files: path.join(files, 'browser') }
+      await step('Preparing the demo sites', () =>
+        npx('tsx', ['demo/prepare.ts'], {
+          env: { DATABASE_URL: databaseUrl, EASEL_FILES: server.files },
+        }),
+      )
+      const running = await step('Starting the application', async () =>
+        startServer({
+          port: await freePort(4373),
+          databaseUrl,
+          files: server.files,
+          log: 'test-server.log',
+        }),
+      )
+      try {
+        await runBrowser(running.address, filter)
+      } finally {
+        await running.stop()
+      }
+    }
+  } finally {
+    await postgres.stop()
+  }
+  console.log(`\n${count.passed} passed, ${count.failed} failed`)
+  return count.failed ? 1 : 0
+}
