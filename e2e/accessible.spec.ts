@@ -1,0 +1,90 @@
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { expect, test, type Page } from '@playwright/test'
+import { clickOnStage, openPaint, tern } from './editor'
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+/** axe-core 4 on the editor's own interface; the stage shows the owner's site, good or bad. */
+async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(axe)
+  const found = await page.evaluate(async () => {
+    const { axe: runner } = window as unknown as {
+      axe: {
+        run: (
+          context: object,
+          options: object,
+        ) => Promise<{ violations: Array<{ id: string; nodes: Array<{ html: string }> }> }>
+      }
+    }
+    const result = await runner.run(
+      {
+        exclude: [
+          'iframe',
+          '[data-theme]',
+          '[aria-label="Map of the site"]',
+          '[aria-label="Theme of this section"]',
+        ],
+      },
+      { runOnly: ['wcag2a', 'wcag2aa', 'wcag22aa'], iframes: false },
+    )
+    return result.violations.map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .slice(0, 2)
+          .map(({ html }) => html.slice(0, 120))
+          .join(' | ')}`,
+    )
+  })
+  return found
+}
+
+for (const scheme of ['light', 'dark'] as const) {
+  test.describe(scheme, () => {
+    test.use({ colorScheme: scheme })
+
+    test('paint, with a trace and an open slot', async ({ page }) => {
+      await openPaint(page)
+      expect(await violations(page)).toEqual([])
+      await clickOnStage(page, '[data-section="opening"] .main-button')
+      await page.keyboard.press('3')
+      await expect(page.getByLabel('Colour, in any notation')).toBeVisible()
+      expect(await violations(page)).toEqual([])
+    })
+
+    for (const view of ['themes', 'sweep', 'history']) {
+      test(view, async ({ page }) => {
+        await page.goto(`${tern}/${view}`)
+        await page.waitForLoadState('networkidle')
+        if (view === 'sweep') {
+          await page.locator('[data-entry="2e6fb7ff"]').click()
+          await expect(page.getByTestId('pair')).toBeVisible()
+        }
+        if (view === 'themes') await page.locator('[data-cell="on-ink/link"]').click()
+        expect(await violations(page)).toEqual([])
+      })
+    }
+
+    test('shelf', async ({ page }) => {
+      await page.goto('/')
+      expect(await violations(page)).toEqual([])
+    })
+  })
+}
+
+test('at 1280×800 and at 1024×768 nothing is cut off sideways', async ({ page }) => {
+  for (const [width, height] of [
+    [1280, 800],
+    [1024, 768],
+  ] as const) {
+    await page.setViewportSize({ width, height })
+    for (const path of ['/', tern, `${tern}/themes`, `${tern}/sweep`, `${tern}/history`]) {
+      await page.goto(path)
+      await page.waitForLoadState('networkidle')
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - window.innerWidth,
+      )
+      expect({ path, width, over: Math.max(0, over) }).toEqual({ path, width, over: 0 })
+    }
+  }
+})

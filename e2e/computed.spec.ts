@@ -1,0 +1,127 @@
+import { expect, test, type CDPSession, type Page } from '@playwright/test'
+import { colorKey, colorOf } from '@/core/color'
+import { cssProperty, kindOf } from '@/core/elements'
+import { facetsOf, spotsOnPage, traceFacet } from '@/core/resolve'
+import { bodyOf, isColor, walkSection, type SiteDocs, type SiteElement } from '@/core/site'
+import { demoSites } from '@demo/sites'
+import { renderSite } from '@/server/publishing'
+
+/** A colour that the core resolves, and where Chromium is to be asked for it. */
+interface Question {
+  readonly selector: string
+  readonly pseudo?: string
+  readonly property: string
+  readonly hover: boolean
+  readonly expected: string
+  readonly told: string
+}
+
+const COMPUTED: Readonly<Record<string, string>> = {
+  background: 'background-color',
+  color: 'color',
+  'border-color': 'border-bottom-color',
+  'outline-color': 'outline-color',
+}
+
+function questions(docs: SiteDocs, page: SiteDocs['pages'][keyof SiteDocs['pages']]): Question[] {
+  const found: Question[] = []
+  for (const spot of spotsOnPage(docs, page.id)) {
+    const ask = (element: SiteElement | undefined, root: string) => {
+      for (const facet of facetsOf(element)) {
+        for (const state of ['rest', 'hover'] as const) {
+          const trace = traceFacet(spot, element, facet, state)
+          if (!isColor(trace.paint) || !trace.color) continue
+          found.push({
+            selector: facet.part ? `${root} .${facet.part}` : root,
+            pseudo: facet.pseudo,
+            property: COMPUTED[cssProperty(facet)]!,
+            hover: state === 'hover',
+            expected: colorKey(trace.color),
+            told: `${page.title}, ${element ? kindOf(element.kind).label : 'section'} ${root}, ${facet.key}, ${state}`,
+          })
+        }
+      }
+    }
+    ask(undefined, `[data-section="${spot.section.id}"]`)
+    walkSection(bodyOf(docs, spot.doc)!, spot.section, (element) =>
+      ask(element, `[data-el="${element.id}"]`),
+    )
+  }
+  return found
+}
+
+/** Forces `:hover` on what matches, as the developer tools do; no pointer is moved. */
+async function forceHover(
+  session: CDPSession,
+  root: number,
+  selector: string,
+): Promise<() => Promise<void>> {
+  const { nodeId } = await session.send('DOM.querySelector', { nodeId: root, selector })
+  await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: ['hover'] })
+  return async () => {
+    await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: [] })
+  }
+}
+
+async function answer(
+  page: Page,
+  { selector, property, pseudo }: Question,
+): Promise<string | undefined> {
+  return page.evaluate(
+    ([query, name, part]) => {
+      const node = document.querySelector(query!)
+      return node ? getComputedStyle(node, part).getPropertyValue(name!) : undefined
+    },
+    [selector, property, pseudo ?? null] as const,
+  )
+}
+
+for (const site of demoSites) {
+  test(`what the core resolves is what Chromium computes: every element, property and state of ${site.frame.name}`, async ({
+    page,
+  }) => {
+    test.setTimeout(240_000)
+    // Custom CSS may overrule decisions; for this check it is switched off.
+    const frame = { ...site.frame, customCss: '' }
+    const docs: SiteDocs = {
+      frame,
+      pages: Object.fromEntries(site.pages.map((each) => [each.id, each])),
+    }
+    const files = renderSite(docs, {})
+    let asked = 0
+    const wrong: string[] = []
+    for (const each of site.pages) {
+      const css = [...files]
+        .filter(([name]) => name === 'site.css' || name === `${each.path}.css`)
+        .map(([, text]) => text)
+      const html = files
+        .get(`${each.path}.html`)!
+        .replace(/<meta http-equiv[^>]*>|<link[^>]*>/g, '')
+      await page.setContent(
+        html.replace('</head>', () => `<style>${css.join('\n')}</style></head>`),
+      )
+      const session = await page.context().newCDPSession(page)
+      await session.send('DOM.enable')
+      await session.send('CSS.enable')
+      const { root } = await session.send('DOM.getDocument')
+      for (const question of questions(docs, each)) {
+        const release = question.hover
+          ? await forceHover(session, root.nodeId, question.selector).catch(() => undefined)
+          : undefined
+        const computed = await answer(page, question)
+        await release?.()
+        // A part that this element does not have, such as a link in a paragraph without one.
+        if (computed === undefined) continue
+        asked += 1
+        const color = colorOf(computed)
+        const key = color && colorKey(color)
+        const seenThrough = key?.endsWith('00') && question.expected.endsWith('00')
+        if (key !== question.expected && !seenThrough)
+          wrong.push(`${question.told}: ${computed}, not ${question.expected}`)
+      }
+      await session.detach()
+    }
+    expect(wrong).toEqual([])
+    expect(asked).toBeGreaterThan(site.pages.length * 40)
+  })
+}

@@ -1,0 +1,146 @@
+import { expect, test } from '@playwright/test'
+import { computedOnStage, isSaved, openPaint, setSlot, stageFrame, tern } from './editor'
+
+const heading = '[data-section="opening"] h1'
+
+test('a colour that is none is told where it was typed, and nothing changes', async ({ page }) => {
+  await openPaint(page)
+  const before = await computedOnStage(page, heading, 'color')
+  for (const [text, words] of [
+    ['#12345', /3, 4, 6 or 8 digits/],
+    ['#GGG', /only 0–9 and A–F/],
+    ['#17211F0', /3, 4, 6 or 8 digits/],
+    ['rgb(300)', /That is no colour/],
+    [' ', /Type a colour/],
+  ] as const) {
+    await setSlot(page, 'ink', text)
+    await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible()
+    await expect(page.getByLabel('Colour, in any notation')).toHaveValue(text)
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('Escape')
+  }
+  expect(await computedOnStage(page, heading, 'color')).toBe(before)
+  await isSaved(page)
+})
+
+test('a name that is too long is told; one with markup is shown as it is', async ({ page }) => {
+  await openPaint(page, '/sites/ferrybank')
+  await page.locator('[data-slot="tar"]').click()
+  const name = page.getByLabel('Name', { exact: true })
+  await name.fill('x'.repeat(10_000))
+  await name.press('Enter')
+  await expect(page.getByText('× A name has 1 to 60 characters.')).toBeVisible()
+  await name.fill('<img src=x onerror=alert(1)>')
+  await name.press('Enter')
+  await page.keyboard.press('Escape')
+  await expect(page.locator('[data-slot="tar"]')).toContainText('<img src=x onerror=alert(1)>')
+  await isSaved(page)
+  await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
+  await expect(page.locator('[data-slot="tar"]')).toContainText('Tar')
+})
+
+test('two windows: the later one is told, loads, and its change is replayed', async ({
+  page,
+  context,
+}) => {
+  await openPaint(page)
+  const other = await context.newPage()
+  await openPaint(other)
+  await setSlot(page, 'slate', '#4a5a6a')
+  await isSaved(page)
+  await setSlot(other, 'ink', '#101820')
+  await isSaved(other)
+  // Both changes are there, in both windows.
+  await expect(other.locator('[data-slot="slate"]')).toContainText('#4a5a6a')
+  await page.evaluate(() => window.dispatchEvent(new Event('focus')))
+  await expect(page.locator('[data-slot="ink"]')).toContainText('#101820')
+  for (let i = 0; i < 2; i += 1) {
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
+    await page.waitForTimeout(300)
+  }
+  await expect(page.locator('[data-slot="ink"]')).toContainText('#17211F')
+  await expect(page.locator('[data-slot="slate"]')).toContainText('#5C6866')
+})
+
+test('a change whose target is gone is shown, not dropped in silence', async ({
+  page,
+  context,
+}) => {
+  await openPaint(page, '/sites/ferrybank')
+  await page.getByRole('button', { name: 'Add a slot' }).click()
+  await isSaved(page)
+  const added = page.locator('[data-slot]').last()
+  const slot = (await added.getAttribute('data-slot'))!
+  const other = await context.newPage()
+  await openPaint(other, '/sites/ferrybank')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
+  await expect(page.locator(`[data-slot="${slot}"]`)).toHaveCount(0)
+  await setSlot(other, slot, '#ff8800')
+  await expect(other.getByRole('alert').filter({ hasText: 'could not be kept' })).toContainText(
+    'the slot is no longer in the palette',
+  )
+  await other.getByRole('button', { name: 'Understood' }).click()
+  await expect(other.locator(`[data-slot="${slot}"]`)).toHaveCount(0)
+})
+
+test('while nothing can be stored, changes stay on screen and through a reload, and are sent later', async ({
+  page,
+}) => {
+  await openPaint(page)
+  await page.route('**/edits', (route) =>
+    route.fulfill({ status: 503, json: { problem: { code: 'database-away' } } }),
+  )
+  await setSlot(page, 'mist', '#e0e8f0')
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'waiting')
+  await expect(page.locator('[data-slot="mist"]')).toContainText('#e0e8f0')
+  expect(await computedOnStage(page, '[data-section="this-month"]', 'background-color')).toBe(
+    'rgb(224, 232, 240)',
+  )
+  await page.reload()
+  await expect(page.locator('[data-slot="mist"]')).toContainText('#e0e8f0')
+  await page.unroute('**/edits')
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved', {
+    timeout: 20_000,
+  })
+  await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
+  await expect(page.locator('[data-slot="mist"]')).toContainText('#DCE5E0')
+})
+
+test('nothing inside a site can run or call out', async ({ page, request, baseURL }) => {
+  const site = await (await request.get('/api/sites/ferrybank')).json()
+  const css = `@import url("https://elsewhere.example/x.css"); .inner { background: url("https://elsewhere.example/x.png"); } </style><script>window.top.ran = 1</script>`
+  await request.post('/api/sites/ferrybank/edits', {
+    data: {
+      base: site.revision,
+      edits: [{ clientId: crypto.randomUUID(), edit: { type: 'setCustomCss', css } }],
+    },
+  })
+  const outside: string[] = []
+  page.on('request', (sent) => {
+    if (!sent.url().startsWith(baseURL!) && !sent.url().startsWith('data:'))
+      outside.push(sent.url())
+  })
+  await openPaint(page, '/sites/ferrybank')
+  await stageFrame(page)
+    .locator('body')
+    .evaluate((body) => {
+      body.insertAdjacentHTML(
+        'beforeend',
+        '<img src="data:," onerror="window.top.ran = 2"><svg onload="window.top.ran = 3"></svg>',
+      )
+    })
+  await page.waitForTimeout(500)
+  expect(await page.evaluate(() => (window as unknown as { ran?: number }).ran)).toBeUndefined()
+  expect(outside).toEqual([])
+  await request.post('/api/sites/ferrybank/undo', { data: { base: site.revision + 1 } })
+})
+
+test('an address that leads nowhere says so', async ({ page }) => {
+  const response = await page.goto('/sites/no-such-site')
+  expect(response?.status()).toBe(404)
+  await expect(page.getByText('There is nothing at this address')).toBeVisible()
+  await page.goto(`${tern}/history`)
+  await expect(page.getByText('Every change, newest first')).toBeVisible()
+})
