@@ -1,5 +1,6 @@
 /** Arrows go one way: app → server → core, app → ui → core, workers → core. */
-const rooms = 'color|palette|theme|site|elements|edit|resolve|render|uses|sweep|check|formats|payloads'
+const rooms =
+  'color|palette|theme|site|elements|edit|resolve|render|uses|sweep|check|formats|payloads'
 
 module.exports = {
   forbidden: [
@@ -14,7 +15,9 @@ module.exports = {
       comment: 'No React, no Next, no database, no Node in the core.',
       severity: 'error',
       from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
-      to: { path: 'node_modules/(react|react-dom|next|sequelize|pg|sharp)/|^(node:)?(fs|path|crypto)$' },
+      to: {
+        path: 'node_modules/(react|react-dom|next|sequelize|pg|sharp)/|^(node:)?(fs|path|crypto)$',
+      },
     },
     {
       name: 'only-color-knows-the-colour-library',
@@ -39,7 +42,10 @@ module.exports = {
       comment: 'A room of the core exports what others may use from its index.ts.',
       severity: 'error',
       from: { path: `^src/(core/(?:${rooms})|ui|server|app)/`, pathNot: '\\.test\\.tsx?$' },
-      to: { path: `^src/core/(${rooms})/`, pathNot: [`^src/core/(${rooms})/index\\.ts$`, '^src/$1/'] },
+      to: {
+        path: `^src/core/(${rooms})/`,
+        pathNot: [`^src/core/(${rooms})/index\\.ts$`, '^src/$1/'],
+      },
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],

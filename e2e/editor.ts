@@ -35,7 +35,7 @@ export async function isSaved(page: Page): Promise<void> {
 
 export async function setSlot(page: Page, slot: string, text: string): Promise<void> {
   await page.locator(`[data-slot="${slot}"]`).click()
-  const field = page.getByLabel('Colour, in any notation')
+  const field = page.getByLabel('Colour, in any notation', { exact: true })
   await field.fill(text)
   await field.press('Enter')
 }

@@ -12,6 +12,9 @@ interface RgbSpace {
 
 const power = (exponent: number) => (c: number) => Math.sign(c) * Math.abs(c) ** exponent
 
+const ALPHA = 1.09929682680944
+const BETA = 0.018053968510807
+
 const DISPLAY_P3: Matrix = [
   [608311 / 1250200, 189793 / 714400, 198249 / 1000160],
   [35783 / 156275, 247089 / 357200, 198249 / 2500400],
@@ -41,7 +44,12 @@ const SPACES = {
     white: 'D50',
   },
   rec2020: {
-    decode: power(2.4),
+    // The transfer function of ITU-R BT.2020, as Chromium 156 paints it. The draft of CSS
+    // Color 4 of 2025 has a plain power of 2.4 instead; we follow what browsers show.
+    decode: (c) =>
+      Math.abs(c) < BETA * 4.5
+        ? c / 4.5
+        : Math.sign(c) * ((Math.abs(c) + ALPHA - 1) / ALPHA) ** (1 / 0.45),
     toXyz: [
       [63426534 / 99577255, 20160776 / 139408157, 47086771 / 278816314],
       [26158966 / 99577255, 472592308 / 697040785, 8267143 / 139408157],

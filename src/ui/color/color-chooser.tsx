@@ -52,7 +52,7 @@ export function ColorChooser({ value, onChoose, label }: ColorChooserProps) {
                   aria-label={words}
                   aria-pressed={pressed}
                   onClick={() => onChoose(decision)}
-                  className={`relative border border-black/15 ${step === 0 ? 'h-7' : 'h-3.5'} aria-pressed:outline-2 aria-pressed:-outline-offset-2 aria-pressed:outline-black aria-pressed:ring-2 aria-pressed:ring-white aria-pressed:ring-inset`}
+                  className={`relative border border-black/15 ${step === 0 ? 'h-7' : 'h-6'} aria-pressed:outline-2 aria-pressed:-outline-offset-2 aria-pressed:outline-black aria-pressed:ring-2 aria-pressed:ring-white aria-pressed:ring-inset`}
                   style={{ background: decisionHex(palette, decision) }}
                 />
               )

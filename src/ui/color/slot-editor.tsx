@@ -6,7 +6,7 @@ import { colorOf, isOutOfGamut, writeColor, writeHex } from '@/core/color'
 import { nameText, type Slot } from '@/core/site'
 import { useEditor } from '../editor'
 import { Swatch, TextField } from '../kit'
-import { paintSlot, stageStore, unpaintSlot } from '../stage'
+import { slotPainter, stageStore, unpaintSlot } from '../stage'
 import { readColorText } from './read-color'
 
 /** How long the pointer must rest before a dragged colour is kept, in milliseconds. */
@@ -21,11 +21,13 @@ export function SlotEditor({ slot }: { readonly slot: Slot }) {
   const [dragged, setDragged] = useState<string>()
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const unkept = useRef<string>(undefined)
+  const paint = useRef<(value: string) => void>(undefined)
 
   const keep = () => {
     clearTimeout(timer.current)
     const value = unkept.current
     unkept.current = undefined
+    paint.current = undefined
     if (value === undefined) return
     editor.dispatch({ type: 'setSlot', slot: slot.id, value })
     const stage = stageStore.getState().stage
@@ -44,7 +46,8 @@ export function SlotEditor({ slot }: { readonly slot: Slot }) {
     unkept.current = hex
     const { docs, pageId } = editor.store.getState()
     const stage = stageStore.getState().stage
-    if (stage) paintSlot(stage.document, docs, pageId, slot.id, hex)
+    if (stage) paint.current ??= slotPainter(stage.document, docs, pageId, slot.id)
+    paint.current?.(hex)
     clearTimeout(timer.current)
     timer.current = setTimeout(keep, REST)
   }

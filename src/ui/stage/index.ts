@@ -1,4 +1,4 @@
 export { hitTest, selectedNode } from './hit-test'
 export { Stage } from './stage'
 export { stageStore, type StageAccess } from './stage-access'
-export { paintSlot, unpaintSlot, unpointed } from './stage-document'
+export { slotPainter, unpaintSlot, unpointed } from './stage-document'

@@ -86,25 +86,27 @@ export function createStageWriter(stage: Document) {
 
 export type StageWriter = ReturnType<typeof createStageWriter>
 
-/** While a slot is dragged: its own properties and those of its shades, and nothing else. */
-export function paintSlot(
-  stage: Document,
-  docs: SiteDocs,
-  pageId: PageId,
-  slot: SlotId,
-  value: string,
-): void {
+/**
+ * For the time that a slot is dragged: a function that writes its own property
+ * and those of its shades, and nothing else. What does not change while it is
+ * dragged is found out once, here.
+ */
+export function slotPainter(stage: Document, docs: SiteDocs, pageId: PageId, slot: SlotId) {
   const { frame } = docs
   const page = docs.pages[pageId]
   const held = frame.palette.slots[slot]
-  if (!held || !page) return
-  const palette = {
-    ...frame.palette,
-    slots: { ...frame.palette.slots, [slot]: { ...held, value } },
-  }
-  const shades = shadesInUse(frame, [page]).get(slot)?.values()
-  for (const [property, css] of slotProperties(palette, slot, shades)) {
-    stage.documentElement.style.setProperty(property, css)
+  const shades = [
+    ...(shadesInUse(frame, page ? [page] : [])
+      .get(slot)
+      ?.values() ?? []),
+  ]
+  const { style } = stage.documentElement
+  return (value: string): void => {
+    if (!held) return
+    const palette = { order: [slot], slots: { [slot]: { ...held, value } } }
+    for (const [property, css] of slotProperties(palette, slot, shades)) {
+      style.setProperty(property, css)
+    }
   }
 }
 

@@ -11,12 +11,15 @@ export interface Overrule {
   readonly line?: number
 }
 
-const COMPUTED = {
-  background: 'backgroundColor',
-  color: 'color',
-  'border-color': 'borderTopColor',
-  'outline-color': 'outlineColor',
-} as const
+const SIDES = ['top', 'right', 'bottom', 'left'] as const
+
+/** The longhand that tells what is seen: of a border, a side that is there. */
+function longhand(styles: CSSStyleDeclaration, property: string): string {
+  if (property === 'background') return 'background-color'
+  if (property !== 'border-color') return property
+  const side = SIDES.find((each) => styles.getPropertyValue(`border-${each}-width`) !== '0px')
+  return `border-${side ?? 'top'}-color`
+}
 
 function partOf(stage: StageAccess, selection: Selection, trace: Trace): HTMLElement | null {
   const node = selectedNode(stage.document, selection)
@@ -54,11 +57,9 @@ export function findOverrule(
   const node = partOf(stage, selection, trace)
   const view = node?.ownerDocument.defaultView
   if (!node || !view || !trace.color || trace.state !== 'rest') return undefined
-  const property = cssProperty(trace.facet) as keyof typeof COMPUTED
-  const computed = unpointed(
-    stage.document,
-    () => view.getComputedStyle(node, trace.facet.pseudo ?? null)[COMPUTED[property]],
-  )
+  const styles = view.getComputedStyle(node, trace.facet.pseudo ?? null)
+  const property = longhand(styles, cssProperty(trace.facet))
+  const computed = unpointed(stage.document, () => styles.getPropertyValue(property))
   const color = colorOf(computed)
   if (!color || sameColor(color, trace.color)) return undefined
   const rule = ruleFor(stage, node, property)
