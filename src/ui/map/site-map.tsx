@@ -87,7 +87,9 @@ export function SiteMap() {
                       />
                     ))}
                 </span>
-                <span className="mt-0.5 block truncate text-[10.5px] text-soft">{page.title}</span>
+                <span className="mt-0.5 block truncate text-[10px] tracking-tight text-soft">
+                  {page.title}
+                </span>
               </button>
             </li>
           ))}

@@ -1,0 +1,99 @@
+import path from 'node:path'
+import type { Page } from '@playwright/test'
+import { openBrowser } from '../bench/browser'
+import { clickOnStage, openPaint, tern } from '../e2e/editor'
+
+interface Shot {
+  readonly name: string
+  readonly dark?: boolean
+  readonly take: (page: Page) => Promise<void>
+}
+
+/** One picture per main view. */
+const shots: readonly Shot[] = [
+  { name: 'shelf', take: async (page) => void (await page.goto('/')) },
+  {
+    name: 'paint',
+    take: async (page) => {
+      await openPaint(page)
+      await clickOnStage(page, '[data-section="opening"] .main-button')
+    },
+  },
+  {
+    name: 'slot',
+    take: async (page) => {
+      await openPaint(page)
+      await page.locator('[data-slot="brand"]').click()
+    },
+  },
+  {
+    name: 'paint-dark',
+    dark: true,
+    take: async (page) => {
+      await openPaint(page)
+      await page.getByRole('button', { name: /The bench/ }).click()
+    },
+  },
+  {
+    name: 'themes',
+    take: async (page) => {
+      await page.goto(`${tern}/themes`)
+      await page.getByRole('button', { name: 'Fill', exact: true }).first().click()
+    },
+  },
+  {
+    name: 'sweep',
+    take: async (page) => {
+      await page.goto(`${tern}/sweep`)
+      await page.locator('[data-entry="1c5a54ff"]').click()
+      await page.getByRole('button', { name: /^Sweep / }).waitFor()
+    },
+  },
+  {
+    name: 'history',
+    take: async (page) => {
+      await page.request.post('/api/sites/tern-and-thistle/edits', {
+        data: {
+          base: 0,
+          edits: [
+            { type: 'setSlot', slot: 'spark', value: '#c9502a' },
+            {
+              type: 'setSectionTheme',
+              sections: [{ doc: 'home', section: 'words' }],
+              theme: 'on-brand',
+            },
+          ].map((edit) => ({ clientId: crypto.randomUUID(), edit })),
+        },
+      })
+      await page.goto(`${tern}/sweep`)
+      await page.locator('[data-entry="1c5a54ff"]').click()
+      await page.getByRole('button', { name: /^Sweep / }).click()
+      await page.getByText(/uses replaced/).waitFor()
+      await page.goto(`${tern}/history`)
+      await page.getByText('Every change, newest first').waitFor()
+    },
+  },
+  {
+    name: 'published',
+    take: async (page) => {
+      await page.request.post('/api/sites/tern-and-thistle/publication', { data: { base: 0 } })
+      await page.goto('/published/tern-and-thistle/workshops.html')
+    },
+  },
+]
+
+const browser = await openBrowser()
+for (const { name, dark, take } of shots) {
+  const context = await browser.newContext({
+    baseURL: process.env.EASEL_ADDRESS,
+    viewport: { width: 1280, height: 800 },
+    colorScheme: dark ? 'dark' : 'light',
+    reducedMotion: 'reduce',
+  })
+  const page = await context.newPage()
+  await take(page)
+  await page.waitForTimeout(500)
+  await page.screenshot({ path: path.join(import.meta.dirname, 'screenshots', `${name}.png`) })
+  await context.close()
+}
+await browser.close()
