@@ -17,6 +17,9 @@ export default tseslint.config(
     },
   },
   { files: ['src/**/*.tsx', 'src/ui/**/*.ts'], ...hooks.configs.flat['recommended-latest'] },
-  { files: ['tools/**', 'demo/**', 'e2e/**', 'easel.mjs'], rules: { 'no-console': 'off' } },
+  {
+    files: ['tools/**', 'bench/**', 'docs/**', 'demo/**', 'e2e/**', 'easel.mjs'],
+    rules: { 'no-console': 'off' },
+  },
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
 )

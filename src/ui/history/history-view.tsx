@@ -76,13 +76,12 @@ export function HistoryView() {
               className="grid grid-cols-[3.5rem_4rem_minmax(0,1fr)_auto] gap-3 border-b border-edge py-1.5"
             >
               <span className="code text-soft">{entry.revision}</span>
-              <span className="text-soft">{entry.kind === 'do' ? '' : entry.kind}</span>
               <span
                 className={
                   entry.standing && entry.standing !== 'live' ? 'text-soft line-through' : ''
                 }
               >
-                {entry.told}
+                {entry.kind === 'do' ? entry.told : `${entry.kind}: ${entry.told}`}
               </span>
               <span className="text-soft">
                 {entry.standing ? STANDING[entry.standing] : ''} {clock(entry.at)}

@@ -62,7 +62,11 @@ function Traced({ spot, selection, element }: TracedProps) {
   const kind = element ? kindOf(element.kind) : undefined
   const name = element && kind ? kind.title(element.content) : spot.section.name
   const trace = facet && traceFacet(spot, element, facet, state)
-  const reading = trace && element && readingOf(spot, element, trace)
+  // A fill is judged by what stands on it.
+  const judged =
+    facet?.paints === 'fill' ? facets.find(({ on, pseudo }) => on === facet.key && !pseudo) : facet
+  const reading =
+    element && judged && readingOf(spot, element, traceFacet(spot, element, judged, state))
   const overrule =
     trace && stage ? findOverrule(stage, selection, trace, spot.docs.frame.customCss) : undefined
   const hovers =
@@ -123,7 +127,7 @@ function Traced({ spot, selection, element }: TracedProps) {
           />
           {reading && (
             <p className="flex items-baseline justify-between border-y border-edge py-2">
-              <span>On its ground</span>
+              <span>{judged === facet ? 'On its ground' : `${judged?.label} on it`}</span>
               <span>
                 <b className="code">{writeRatio(reading.ratio)}</b>{' '}
                 {reading.needs === undefined
