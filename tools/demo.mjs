@@ -1,4 +1,4 @@
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { readFileSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, isRunning } from './machine.mjs'
 import { removePostgres, startPostgres } from './postgres.mjs'
@@ -8,14 +8,20 @@ import { Failure, freePort, npx, stateFolder, step } from './steps.mjs'
 const pidFile = path.join(stateFolder, 'demo.json')
 const filesFolder = path.join(stateFolder, 'files')
 
-function running() {
-  if (!existsSync(pidFile)) return undefined
+/** What the last run wrote about itself, if it can still be read. */
+function lastRun() {
   try {
-    const { pid, address } = JSON.parse(readFileSync(pidFile, 'utf8'))
-    return isRunning(pid) ? address : undefined
+    return JSON.parse(readFileSync(pidFile, 'utf8'))
   } catch {
     return undefined
   }
+}
+
+/** A run that was killed leaves its server behind; it is ended, by the id that the run wrote down. */
+function endOrphan(last) {
+  if (!last || !isRunning(last.server)) return
+  const command = readFileSync(`/proc/${last.server}/cmdline`, 'utf8')
+  if (command.includes('next')) process.kill(last.server, 'SIGTERM')
 }
 
 function portOption(options) {
@@ -30,11 +36,12 @@ function portOption(options) {
 }
 
 export async function run({ name, options }) {
-  const already = running()
-  if (already) {
-    console.log(`The demo runs already: ${already}`)
+  const last = lastRun()
+  if (last && isRunning(last.pid)) {
+    console.log(`The demo runs already: ${last.address}`)
     return 0
   }
+  endOrphan(last)
   const unknown = options.find(
     (option, i) => !['--fresh', '--port'].includes(option) && options[i - 1] !== '--port',
   )
@@ -97,7 +104,10 @@ export async function run({ name, options }) {
       }),
     )
     closers.push(server.stop)
-    writeFileSync(pidFile, JSON.stringify({ pid: process.pid, address: server.address }))
+    writeFileSync(
+      pidFile,
+      JSON.stringify({ pid: process.pid, server: server.child.pid, address: server.address }),
+    )
     console.log(`\nAmple Easel is at ${server.address}  (Ctrl-C stops it)\n`)
     await server.ended
     if (stopping) return await new Promise(() => {})

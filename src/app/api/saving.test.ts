@@ -1,14 +1,14 @@
 import net from 'node:net'
 import { randomUUID } from 'node:crypto'
-import { POST } from '@/app/api/sites/[site]/edits/route'
-import { closeDatabase } from './database/connection'
+import { POST } from './sites/[site]/edits/route'
+import { closeDatabase } from '@/server/database/connection'
 import {
   closeTestDatabase,
   openTestDatabase,
   revisionOf,
   siteId,
   stateOf,
-} from './database.fixture'
+} from '@/server/database.fixture'
 
 /** A passage to the database that can be cut in the middle of a save. */
 function passage(target: URL) {
