@@ -1,0 +1,5 @@
+export { assignColors } from './assign'
+export { harmonies, harmonyPalette, type HarmonyId } from './harmony'
+export { isInOrder, orderByLuminance, type HeldColor } from './order'
+export { mostCandidates, readList, type Candidate } from './read-list'
+export { reshuffle, seededRandom } from './reshuffle'
