@@ -158,6 +158,7 @@ export const ferryFrame: Frame = frameSchema.parse({
   ]),
   customCss: '.boat-of-the-day { border: 2px dashed #f2a541; color: #12355b; }\n',
   addOns: [],
+  studies: [],
 })
 
 export const ferryPages = [

@@ -271,4 +271,5 @@ export const ternFrame: Frame = frameSchema.parse({
       },
     },
   ],
+  studies: [],
 })

@@ -4,4 +4,4 @@ export { listCheckpoints, returnToCheckpoint, takeCheckpoint } from './checkpoin
 export { readHistory, redo, saveEdits, undo } from './edits'
 export { publicationOf, publish, publishedFile, publishedZip } from './publishing'
 export { listSites, loadPage, loadSite } from './sites'
-export { applySweep, dryRun, inventory } from './sweeps'
+export { applySweep, dryRun, inventory, removeSlot } from './sweeps'

@@ -9,7 +9,7 @@ import {
   type Result,
   type Saved,
 } from '@/core/payloads'
-import { isBound, type SiteDocs } from '@/core/site'
+import { isBound, type ColorDecision, type SiteDocs, type SlotId } from '@/core/site'
 import { chosenHits, planSweep, takeInventory, type Hit, type SweepRequest } from '@/core/sweep'
 import { usesInSite, type Use } from '@/core/uses'
 import type { Actor } from './actor'
@@ -86,6 +86,32 @@ function tell(docs: SiteDocs, { pairs }: SweepRequest, count: number): string {
     'slot' in first!.from ? decisionWords({ slot: first!.from.slot }, docs) : first!.from.value
   const more = pairs.length > 1 ? ` and ${pairs.length - 1} more` : ''
   return `Swept ${from} to ${decisionWords(first!.to, docs)}${more}: ${count} ${count === 1 ? 'use' : 'uses'}`
+}
+
+/** Takes a slot out of the palette; every use of it goes to `to`, in the same edit. */
+export async function removeSlot(
+  actor: Actor,
+  siteId: string,
+  base: number,
+  slot: SlotId,
+  to: ColorDecision,
+): Promise<Result<Saved>> {
+  const result = await changeSite(actor, siteId, base, async (site, transaction) => {
+    const docs = await loadDocs(site, 'all', transaction)
+    if (isBound(to) && (to.slot === slot || !docs.frame.palette.slots[to.slot])) {
+      return refused({ code: 'edit-refused', problem: 'slot-gone', clientId: '' })
+    }
+    const request: SweepRequest = { pairs: [{ from: { slot }, to }], scope: 'site' }
+    const changes = planSweep(docs.frame.palette, allUses(docs), request).map(
+      ({ change }) => change,
+    )
+    const edit = { type: 'removeSlot', slot, changes } as const
+    const performed = await performEdit(actor, site, edit, null, transaction)
+    if (!performed.ok) return performed
+    await site.save({ transaction })
+    return done(site.revision)
+  })
+  return result.ok ? done({ revision: result.value, ...(await standing(siteId)) }) : result
 }
 
 /** Carries a dry run out: a checkpoint first, then all changes as one edit, or nothing at all. */

@@ -16,6 +16,8 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'slot-gone': 'the slot is no longer in the palette',
   'slot-taken': 'a slot with that id is there already',
   'slots-full': 'the palette holds 64 slots, the most it can',
+  'studies-full': 'there are 24 studies already; drop one first',
+  'study-gone': 'the study is no longer there',
   'theme-gone': 'the theme is no longer there',
   'page-gone': 'the page is no longer there',
   'section-gone': 'the section is no longer there',

@@ -9,6 +9,8 @@ export type EditProblem =
   | 'slot-gone'
   | 'slot-taken'
   | 'slots-full'
+  | 'studies-full'
+  | 'study-gone'
   | 'theme-gone'
   | 'page-gone'
   | 'section-gone'

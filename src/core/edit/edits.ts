@@ -1,9 +1,11 @@
 import { z } from 'zod'
 import { setElementColor, setSectionColor, setStyleColor } from './color-edits'
-import { addSlot, renameSlot, setSlot } from './palette-edits'
+import { addSlot, noteSlot, orderSlots, renameSlot, setSlot } from './palette-edits'
+import { removeSlot } from './remove-slot-edit'
 import { restore } from './restore-edit'
 import { setBlend, setSectionTheme } from './section-edits'
 import { setCustomCss } from './site-edits'
+import { dropStudy, keepStudy, setSlots } from './study-edits'
 import { sweep } from './sweep-edit'
 import { setRole } from './theme-edits'
 import type { EditKind } from './edit'
@@ -13,6 +15,11 @@ const editKinds = {
   setSlot,
   addSlot,
   renameSlot,
+  noteSlot,
+  orderSlots,
+  setSlots,
+  keepStudy,
+  dropStudy,
   setRole,
   setSectionTheme,
   setBlend,
@@ -23,7 +30,7 @@ const editKinds = {
 } as const
 
 /** Edits that the server makes itself, from a dry run or a checkpoint. */
-const serverKinds = { sweep, restore } as const
+const serverKinds = { sweep, removeSlot, restore } as const
 
 type KindsOf<Table> = Table[keyof Table]
 type CommandOf<Kind> = Kind extends EditKind<infer Command> ? Command : never

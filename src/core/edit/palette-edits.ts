@@ -1,9 +1,20 @@
+import type { Draft } from 'immer'
 import { z } from 'zod'
-import { colorText, mostSlots, nameText, slotId, slotName } from '../site'
+import { colorText, mostSlots, nameText, plainText, slotId, slotName, type Slot } from '../site'
 import { defineEdit } from './edit'
 
 /** How many earlier values of a slot are remembered, for leftovers. */
 const remembered = 40
+
+/** Sets a slot's value and remembers the one before. */
+export function takeValue(slot: Draft<Slot>, value: string | null): void {
+  if (slot.value === value) return
+  if (slot.value !== null) {
+    const before = slot.was.filter((old) => old !== slot.value)
+    slot.was = [...before, slot.value].slice(-remembered)
+  }
+  slot.value = value
+}
 
 const setSlotCommand = z.strictObject({
   type: z.literal('setSlot'),
@@ -18,12 +29,7 @@ export const setSlot = defineEdit<z.infer<typeof setSlotCommand>>({
   apply(draft, { slot: id, value }) {
     const slot = draft.frame.palette.slots[id]
     if (!slot) return 'slot-gone'
-    if (slot.value === value) return undefined
-    if (slot.value !== null) {
-      const before = slot.was.filter((old) => old !== slot.value)
-      slot.was = [...before, slot.value].slice(-remembered)
-    }
-    slot.value = value
+    takeValue(slot, value)
   },
   describe: ({ slot, value }, { frame }) =>
     `${slotName(frame.palette, slot)} ${value === null ? 'emptied' : `set to ${value}`}`,
@@ -66,4 +72,40 @@ export const renameSlot = defineEdit<z.infer<typeof renameSlotCommand>>({
     slot.name = name
   },
   describe: ({ slot, name }, { frame }) => `${slotName(frame.palette, slot)} renamed to ${name}`,
+})
+
+const noteSlotCommand = z.strictObject({
+  type: z.literal('noteSlot'),
+  slot: slotId,
+  note: plainText(200),
+})
+
+export const noteSlot = defineEdit<z.infer<typeof noteSlotCommand>>({
+  type: 'noteSlot',
+  schema: noteSlotCommand,
+  pages: () => [],
+  apply(draft, { slot: id, note }) {
+    const slot = draft.frame.palette.slots[id]
+    if (!slot) return 'slot-gone'
+    if (note.trim()) slot.note = note.trim()
+    else delete slot.note
+  },
+  describe: ({ slot }, { frame }) => `${slotName(frame.palette, slot)}: what it is for`,
+})
+
+const orderSlotsCommand = z.strictObject({
+  type: z.literal('orderSlots'),
+  order: z.array(slotId).max(mostSlots),
+})
+
+/** Puts the slots in an order; it must name every slot once. */
+export const orderSlots = defineEdit<z.infer<typeof orderSlotsCommand>>({
+  type: 'orderSlots',
+  schema: orderSlotsCommand,
+  pages: () => [],
+  apply({ frame: { palette } }, { order }) {
+    if ([...order].sort().join() !== [...palette.order].sort().join()) return 'slot-gone'
+    if (order.join() !== palette.order.join()) palette.order = order
+  },
+  describe: () => 'Slots put in another order',
 })

@@ -4,6 +4,7 @@ export {
   applySweepRequest,
   checkpointRequest,
   dryRunRequest,
+  removeSlotRequest,
   returnRequest,
   saveRequest,
   stepRequest,

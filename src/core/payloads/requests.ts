@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { editSchema } from '../edit'
-import { nameText } from '../site'
+import { colorDecision, nameText, slotId } from '../site'
 import { sweepRequest } from '../sweep'
 
 const revision = z.number().int().min(0)
@@ -16,5 +16,6 @@ export const saveRequest = z.strictObject({
 export const stepRequest = z.strictObject({ base: revision })
 export const checkpointRequest = z.strictObject({ base: revision, name: nameText })
 export const returnRequest = z.strictObject({ base: revision, checkpoint: z.uuid() })
+export const removeSlotRequest = z.strictObject({ base: revision, slot: slotId, to: colorDecision })
 export const dryRunRequest = z.strictObject({ sweep: sweepRequest })
 export const applySweepRequest = z.strictObject({ base: revision, sweep: sweepRequest })

@@ -4,13 +4,14 @@ import { styleId } from './ids'
 import { nameText, paletteSchema, plainText } from './palette'
 import { facetColors } from './paint'
 import { bodySchema } from './section'
+import { mostStudies, studySchema } from './study'
 import { themesSchema } from './theme'
 
 /** Longest custom CSS, in UTF-16 units. */
 export const mostCustomCss = 200_000
 
 /** The shape of a document that is written today; see `upgrade`. */
-export const schemaVersion = 1
+export const schemaVersion = 2
 
 /** A shared style of elements; a variant inherits from `parent` all it does not set. */
 export const elementStyleSchema = z.strictObject({
@@ -62,6 +63,7 @@ export const frameSchema = z.strictObject({
   body: bodySchema,
   customCss: plainText(mostCustomCss),
   addOns: z.array(addOnSchema).max(40),
+  studies: z.array(studySchema).max(mostStudies),
 })
 
 export type ElementStyle = z.infer<typeof elementStyleSchema>

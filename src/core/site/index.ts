@@ -45,5 +45,6 @@ export {
   type TypeSettings,
 } from './frame'
 export { pageSchema, type Page } from './page'
+export { mostStudies, studySchema, type Study } from './study'
 export { bodyOf, canonicalJson, type Asset, type Assets, type SiteDocs } from './docs'
 export { DocumentUnreadable, readFrame, readPage } from './upgrade'

@@ -23,6 +23,8 @@ export const slotSchema = z.strictObject({
   name: nameText,
   value: colorText.nullable(),
   was: z.array(colorText).max(40),
+  /** What the slot is for, in the person's words. */
+  note: plainText(200).optional(),
 })
 
 export const mostSlots = 64

@@ -5,8 +5,13 @@ type Stored = { readonly schema?: unknown }
 type Step = (doc: Record<string, unknown>) => Record<string, unknown>
 
 /** Steps from version n to n + 1, by n. A change of the document's shape adds its step here. */
-const frameSteps: Readonly<Record<number, Step>> = {}
-const pageSteps: Readonly<Record<number, Step>> = {}
+const frameSteps: Readonly<Record<number, Step>> = {
+  // 2: studies are kept with the site.
+  1: (frame) => ({ ...frame, studies: [] }),
+}
+const pageSteps: Readonly<Record<number, Step>> = {
+  1: (page) => page,
+}
 
 export class DocumentUnreadable extends Error {}
 

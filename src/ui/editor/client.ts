@@ -11,6 +11,7 @@ import {
   type Result,
   type Saved,
 } from '@/core/payloads'
+import type { ColorDecision, SlotId } from '@/core/site'
 import type { Edit } from '@/core/edit'
 import type { SweepRequest } from '@/core/sweep'
 
@@ -60,6 +61,8 @@ export function siteClient(site: string) {
     dryRun: (sweep: SweepRequest) => call<DryRun>(`${at}/sweep/dry-run`, { sweep }),
     sweep: (base: number, sweep: SweepRequest) =>
       call<Saved & { changed: number }>(`${at}/sweep`, { base, sweep }),
+    removeSlot: (base: number, slot: SlotId, to: ColorDecision) =>
+      call<Saved>(`${at}/slots/remove`, { base, slot, to }),
     publication: () => call<Publication | null>(`${at}/publication`),
     publish: (base: number) => call<Publication>(`${at}/publication`, { base }),
     zipAddress: `/api/sites/${at}/publication/zip`,
