@@ -10,5 +10,7 @@ export type {
   SaveState,
   Selection,
   SheetCells,
+  Trial,
+  TrialWay,
 } from './store'
 export { stepAndTell } from './steps'

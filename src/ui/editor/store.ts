@@ -12,6 +12,7 @@ import type {
   SlotId,
   ThemeId,
 } from '@/core/site'
+import type { Candidate, HarmonyId } from '@/core/palette'
 import type { RoleId } from '@/core/theme'
 import { summarize } from '@/core/uses'
 import { siteClient, type PendingEdit, type SiteClient } from './client'
@@ -23,6 +24,25 @@ export interface Selection {
   readonly section: SectionId
   readonly element?: ElementId
   readonly facet?: string
+}
+
+/** Where a trial comes from, with what that way in needs to go on. */
+export type TrialWay =
+  | { readonly way: 'list'; readonly text: string }
+  | { readonly way: 'harmony'; readonly base: string; readonly harmony: HarmonyId }
+  | {
+      readonly way: 'reshuffle'
+      readonly seeds: readonly number[]
+      readonly at: number
+      readonly locked: readonly SlotId[]
+    }
+  | { readonly way: 'study'; readonly study: string }
+
+export interface Trial {
+  readonly from: TrialWay
+  readonly colors: readonly Candidate[]
+  /** For each slot in the palette's order, the index of its colour; −1 leaves the slot as it is. */
+  readonly given: readonly number[]
 }
 
 export interface SheetCells {
@@ -62,6 +82,8 @@ export interface EditorState {
   readonly dropTarget?: Selection
   /** The cells that are chosen on the theme sheet: one role in one or more themes. */
   readonly sheetCells?: SheetCells
+  /** A candidate palette that is shown on the stage and not yet applied. */
+  readonly trial?: Trial
   readonly width: DeviceWidth
   /** Counts every change of the stored state, so that views of it know when to ask anew. */
   readonly generation: number

@@ -1,6 +1,7 @@
 'use client'
 
 import { useEffect } from 'react'
+import { newSeed, trialOfSeed } from '../studies'
 import { stepAndTell, type DeviceWidth, type Editor } from '../editor'
 
 /** Every shortcut, as the help lists it. */
@@ -8,9 +9,10 @@ export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
   ['1 … 9', 'edit that slot of the palette'],
   [', and .', 'page before, page after'],
   ['W', 'next width: desktop, tablet, phone'],
+  ['R', 'reshuffle the palette; again for another'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
-  ['Esc', 'let go of what is chosen'],
+  ['Esc', 'let go of what is chosen or tried'],
   ['?', 'this list'],
 ]
 
@@ -24,6 +26,14 @@ function turnPage(editor: Editor, by: number): void {
   const { pages, pageId } = editor.store.getState()
   const next = pages[pages.findIndex(({ id }) => id === pageId) + by]
   if (next) void editor.openPage(next.id)
+}
+
+function reshuffleAgain(editor: Editor): void {
+  const { docs, trial } = editor.store.getState()
+  const { palette } = docs.frame
+  const from = trial?.from.way === 'reshuffle' ? trial.from : { seeds: [], locked: [] }
+  const seeds = [...from.seeds, newSeed()]
+  editor.store.setState({ trial: trialOfSeed(palette, seeds, seeds.length - 1, from.locked) })
 }
 
 /** The shortcuts, while no text is being typed. */
@@ -49,8 +59,9 @@ export function useShortcuts(editor: Editor, onHelp: () => void): void {
       else if (event.key.toLowerCase() === 'w') {
         const at = WIDTHS.indexOf(state.width)
         store.setState({ width: WIDTHS[(at + 1) % WIDTHS.length]! })
-      } else if (event.key === '?') onHelp()
-      else if (event.key === 'Escape') store.setState({ selection: undefined })
+      } else if (event.key.toLowerCase() === 'r') reshuffleAgain(editor)
+      else if (event.key === '?') onHelp()
+      else if (event.key === 'Escape') store.setState({ selection: undefined, trial: undefined })
       else return
       event.preventDefault()
     }

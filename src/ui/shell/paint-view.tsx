@@ -10,9 +10,10 @@ import {
 } from '@dnd-kit/core'
 import { toast } from 'sonner'
 import type { SlotId } from '@/core/site'
-import { useEditor, type Selection } from '../editor'
+import { useEditor, useEditorState, type Selection } from '../editor'
 import { SiteMap } from '../map'
 import { hitTest, Stage, stageStore } from '../stage'
+import { TrialPanel, useTrialPreview, WaysIn } from '../studies'
 import { TracePanel } from '../trace'
 import { Tray } from '../tray'
 import { editProblemWords } from '../words'
@@ -20,6 +21,8 @@ import { editProblemWords } from '../words'
 /** Map, stage, trace and tray: where one colours. */
 export function PaintView() {
   const editor = useEditor()
+  const trial = useEditorState((state) => state.trial)
+  useTrialPreview()
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
 
   /** What lies on the stage under the pointer that drags a slot. */
@@ -80,10 +83,13 @@ export function PaintView() {
           <Stage />
         </div>
         <aside aria-label="Trace" className="min-h-0 overflow-y-auto border-l border-edge bg-panel">
-          <TracePanel />
+          {trial ? <TrialPanel trial={trial} /> : <TracePanel />}
         </aside>
-        <div className="col-span-3 min-w-0 border-t border-edge bg-panel">
+        <div className="col-span-3 grid min-w-0 grid-cols-[minmax(0,1fr)_460px] border-t border-edge bg-panel">
           <Tray />
+          <div className="border-l border-edge">
+            <WaysIn />
+          </div>
         </div>
       </div>
     </DndContext>

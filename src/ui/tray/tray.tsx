@@ -2,11 +2,14 @@
 
 import { useDraggable } from '@dnd-kit/core'
 import { Plus } from 'lucide-react'
+import { isInOrder, orderByLuminance } from '@/core/palette'
+import { slotColor } from '@/core/resolve'
 import { idFromName, mostSlots, slotId, slotsInOrder, type Slot, type SlotId } from '@/core/site'
 import { shadeOf, shadeSteps, SlotEditor } from '../color'
 import { decisionHex, useEditor, useEditorState, useReach } from '../editor'
 import { Popover } from '../kit'
 import { counted } from '../words'
+import { SlotDuties } from './slot-duties'
 
 /** The strip of slots, always at hand under the stage. */
 export function Tray() {
@@ -16,6 +19,10 @@ export function Tray() {
   const open = useEditorState((state) => state.openSlot)
   const setOpen = (slot: SlotId | undefined) => editor.store.setState({ openSlot: slot })
   const slots = slotsInOrder(palette)
+  const held = slots.map(({ id, value }) => ({
+    id,
+    ...(value ? { color: slotColor(palette, id) } : {}),
+  }))
   const add = () => {
     const name = `Slot ${slots.length + 1}`
     const slot = slotId.parse(idFromName(name, palette.order, 'slot'))
@@ -34,16 +41,28 @@ export function Tray() {
           onOpenChange={(next) => setOpen(next ? slot.id : undefined)}
         />
       ))}
-      <button
-        type="button"
-        onClick={add}
-        disabled={slots.length >= mostSlots}
-        className="flex h-[66px] w-11 shrink-0 items-center justify-center rounded-md border border-dashed border-edge-strong hover:bg-hover"
-        aria-label="Add a slot"
-        title="Add a slot"
-      >
-        <Plus size={16} />
-      </button>
+      <div className="flex shrink-0 flex-col gap-1">
+        <button
+          type="button"
+          onClick={add}
+          disabled={slots.length >= mostSlots}
+          className="flex h-[66px] w-11 shrink-0 items-center justify-center rounded-md border border-dashed border-edge-strong hover:bg-hover"
+          aria-label="Add a slot"
+          title="Add a slot"
+        >
+          <Plus size={16} />
+        </button>
+        {!isInOrder(held) && (
+          <button
+            type="button"
+            onClick={() => editor.dispatch({ type: 'orderSlots', order: orderByLuminance(held) })}
+            className="w-11 rounded text-[10.5px] leading-tight text-soft underline hover:text-ink"
+            title="The slots are not in order from lightest to darkest. Put them in order."
+          >
+            light to dark
+          </button>
+        )}
+      </div>
     </section>
   )
 }
@@ -108,7 +127,10 @@ function Pan({ slot, number, count, open, onOpenChange }: PanProps) {
       onOpenChange={onOpenChange}
       trigger={trigger}
     >
-      <SlotEditor slot={slot} />
+      <div className="grid gap-3">
+        <SlotEditor slot={slot} />
+        <SlotDuties slot={slot} />
+      </div>
     </Popover>
   )
 }

@@ -1,0 +1,55 @@
+'use client'
+
+import { ClipboardList, Shuffle, Sparkle } from 'lucide-react'
+import { slotsInOrder } from '@/core/site'
+import { useEditor, useEditorState } from '../editor'
+import { Button } from '../kit'
+import { newSeed, trialOfHarmony, trialOfList, trialOfSeed, trialOfStudy } from './trial'
+
+/** The ways to a palette, beside the tray: kept studies, a pasted list, one colour, a reshuffle. */
+export function WaysIn() {
+  const editor = useEditor()
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  const studies = useEditorState((state) => state.docs.frame.studies)
+  const trial = useEditorState((state) => state.trial)
+  const open = (next: typeof trial) => editor.store.setState({ trial: next })
+  const vivid = slotsInOrder(palette).find(({ id }) => id === palette.order[2])?.value ?? '#1d5955'
+  return (
+    <section
+      aria-label="Studies and ways in"
+      className="flex h-full flex-col gap-2 overflow-y-auto px-3.5 py-3"
+    >
+      <div className="flex flex-wrap items-center gap-1.5">
+        <h2 className="mr-1 font-semibold">Studies</h2>
+        {studies.length === 0 && <span className="text-soft">none kept yet</span>}
+        {studies.map((study) => (
+          <button
+            key={study.id}
+            type="button"
+            aria-pressed={trial?.from.way === 'study' && trial.from.study === study.id}
+            onClick={() => open(trialOfStudy(palette, study))}
+            className="flex h-7 items-center gap-2 rounded-md border border-edge-strong/60 bg-raised px-2 font-semibold hover:bg-hover aria-pressed:ring-2 aria-pressed:ring-strong"
+          >
+            {study.name}
+            <span aria-hidden className="flex overflow-hidden rounded-[2px]">
+              {study.colors.slice(0, 6).map(({ value }, i) => (
+                <span key={i} className="h-3.5 w-2.5" style={{ background: value }} />
+              ))}
+            </span>
+          </button>
+        ))}
+      </div>
+      <div className="grid grid-cols-3 gap-2">
+        <Button onClick={() => open(trialOfList(palette, ''))}>
+          <ClipboardList size={15} /> Paste a list
+        </Button>
+        <Button onClick={() => open(trialOfHarmony(palette, vivid, 'complementary'))}>
+          <Sparkle size={15} /> From one colour
+        </Button>
+        <Button onClick={() => open(trialOfSeed(palette, [newSeed()], 0, []))}>
+          <Shuffle size={15} /> Reshuffle <kbd className="code text-soft">R</kbd>
+        </Button>
+      </div>
+    </section>
+  )
+}
