@@ -13,7 +13,9 @@ import { migrate, unmigrate } from './migrations/migrate'
 import { listCheckpoints, returnToCheckpoint, takeCheckpoint } from './checkpoints'
 import { readHistory, redo, saveEdits, undo } from './edits'
 import { loadDocs, loadPage, loadSite, stateText } from './sites'
-import { applySweep, dryRun, inventory } from './sweeps'
+import { usesInSite } from '@/core/uses'
+import { isBound, type SiteDocs, type SlotId } from '@/core/site'
+import { applySweep, dryRun, inventory, removeSlot } from './sweeps'
 
 beforeAll(() => openTestDatabase('edits_test'))
 afterAll(closeTestDatabase)
@@ -190,6 +192,47 @@ describe('sweep', () => {
     expect(none).toEqual({ ok: false, problem: { code: 'nothing-to-sweep' } })
     expect(await stateOf(siteId)).toBe(before)
     expect(await models().Checkpoint.count()).toBe(count)
+  })
+})
+
+describe('removing a slot', () => {
+  const slot = 'slate' as SlotId
+  const docsNow = async (): Promise<SiteDocs> => {
+    const site = (await models().Site.findByPk(siteId))!
+    return loadDocs(site, 'all')
+  }
+  const refers = ({ frame, pages }: SiteDocs) =>
+    usesInSite(frame, Object.values(pages)).filter(
+      ({ decision }) => isBound(decision) && decision.slot === slot,
+    ).length
+
+  test.each([
+    ['another slot', { slot: 'ink' as SlotId }],
+    ['a shade of one', { slot: 'ink' as SlotId, shade: { lightness: 20 } }],
+    ['a loose colour', { value: '#5c6866' }],
+  ])(
+    'gives its uses to %s, leaves nothing that points at it, and comes back whole',
+    async (_told, to) => {
+      const before = await stateOf(siteId)
+      expect(refers(await docsNow())).toBeGreaterThan(5)
+      const removed = await removeSlot(localOwner, siteId, await revisionOf(siteId), slot, to)
+      expect(removed.ok).toBe(true)
+      const after = await docsNow()
+      expect(after.frame.palette.slots[slot]).toBeUndefined()
+      expect(stateText(after)).not.toMatch(/"slot":"slate"|--slot-slate/)
+      await undo(localOwner, siteId, await revisionOf(siteId))
+      expect(await stateOf(siteId)).toBe(before)
+    },
+  )
+
+  test('cannot be given to itself or to a slot that is not there', async () => {
+    for (const to of [{ slot }, { slot: 'moss' as SlotId }]) {
+      const refused = await removeSlot(localOwner, siteId, await revisionOf(siteId), slot, to)
+      expect(refused).toMatchObject({
+        ok: false,
+        problem: { code: 'edit-refused', problem: 'slot-gone' },
+      })
+    }
   })
 })
 

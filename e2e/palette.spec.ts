@@ -1,0 +1,102 @@
+import { expect, test, type Page } from '@playwright/test'
+import { computedOnStage, isSaved, openPaint } from './editor'
+
+const ground = (page: Page) => computedOnStage(page, '[data-section="opening"]', 'background-color')
+const paper = 'rgb(247, 242, 231)'
+
+/** Applies what is tried, looks that the page has it, and takes it back in one step. */
+async function applyAndUndo(page: Page): Promise<void> {
+  const tried = await ground(page)
+  expect(tried).not.toBe(paper)
+  await page.getByRole('button', { name: /^Apply to \d+ slots?$/ }).click()
+  await expect.poll(() => ground(page)).toBe(tried)
+  await isSaved(page)
+  await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
+  await expect.poll(() => ground(page)).toBe(paper)
+}
+
+test('a pasted list is tried on the page, applied, and undone in one step', async ({ page }) => {
+  await openPaint(page)
+  await page.getByRole('button', { name: 'Paste a list' }).click()
+  const list = page.getByLabel(/Hex codes, with or without names/)
+  await list.fill('nothing in here')
+  await expect(page.getByText('× No colour was found in this text.')).toBeVisible()
+  await list.fill(
+    'Chalk #fbf8f1\nFog: #dfe6e9\nHarbour blue 27496d\nRust rgb(192, 86, 47)\n#6b7280 slate\nnight #14213d',
+  )
+  await expect(page.getByText('6 colours found')).toBeVisible()
+  await expect.poll(() => ground(page)).toBe('rgb(251, 248, 241)')
+  // Another colour for a slot: the two change places.
+  await page.getByLabel('Colour for Paper').selectOption({ label: 'Fog #dfe6e9' })
+  await expect(page.getByLabel('Colour for Mist')).toContainText('Chalk')
+  await expect.poll(() => ground(page)).toBe('rgb(223, 230, 233)')
+  await applyAndUndo(page)
+})
+
+test('from one colour, as a study that is kept and found again', async ({ page }) => {
+  await openPaint(page)
+  await page.getByRole('button', { name: 'From one colour' }).click()
+  const base = page.getByLabel('The colour to start from')
+  await base.fill('#12345')
+  await base.press('Enter')
+  await expect(page.getByText(/3, 4, 6 or 8 digits/)).toBeVisible()
+  await base.fill('rebeccapurple')
+  await base.press('Enter')
+  await page.getByRole('radio', { name: 'Triadic' }).click()
+  const name = page.getByLabel('Or keep it as a study, by name')
+  await name.fill('Plum jam')
+  await name.press('Enter')
+  await isSaved(page)
+  await page.reload()
+  await page.getByRole('button', { name: /Plum jam/ }).click()
+  await applyAndUndo(page)
+  await page.getByRole('button', { name: /Plum jam/ }).click()
+  await page.getByRole('button', { name: 'Drop this study' }).click()
+  await expect(page.getByText('none kept yet')).toBeVisible()
+  await isSaved(page)
+})
+
+test('reshuffle by its key, step back, lock one', async ({ page }) => {
+  await openPaint(page)
+  await page.locator('body').press('r')
+  const first = await ground(page)
+  expect(first).not.toBe(paper)
+  await page.locator('body').press('r')
+  await expect(page.getByText('2 of 2')).toBeVisible()
+  await page.getByRole('button', { name: 'The one before' }).click()
+  await expect.poll(() => ground(page)).toBe(first)
+  await page.getByRole('button', { name: 'Lock Paper' }).click()
+  await expect.poll(() => ground(page)).toBe(paper)
+  await page.getByRole('button', { name: 'Unlock Paper' }).click()
+  await applyAndUndo(page)
+})
+
+test('a slot in use is removed, its uses given to another, and comes back', async ({ page }) => {
+  await openPaint(page)
+  const muted = () => computedOnStage(page, '[data-section="from-the-shop"] .fine-print', 'color')
+  expect(await muted()).toBe('rgb(92, 104, 102)')
+  await page.locator('[data-slot="slate"]').click()
+  await page.getByRole('button', { name: 'Remove …' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Remove Slate' })
+  await expect(dialog).toContainText('What takes its place?')
+  await dialog.getByRole('button', { name: 'Brand', exact: true }).click()
+  await dialog.getByRole('button', { name: 'Remove Slate' }).click()
+  await expect(page.locator('[data-slot="slate"]')).toHaveCount(0)
+  await expect.poll(muted).toBe('rgb(29, 89, 85)')
+  await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
+  await expect(page.locator('[data-slot="slate"]')).toBeVisible()
+  await expect.poll(muted).toBe('rgb(92, 104, 102)')
+})
+
+test('slots out of order are put in order in one move', async ({ page }) => {
+  await openPaint(page)
+  await page.getByRole('button', { name: 'light to dark' }).click()
+  const order = await page
+    .locator('[data-slot]')
+    .evaluateAll((pans) => pans.map((pan) => pan.getAttribute('data-slot')))
+  expect(order).toEqual(['paper', 'mist', 'spark', 'slate', 'brand', 'ink'])
+  await expect(page.getByRole('button', { name: 'light to dark' })).toHaveCount(0)
+  await isSaved(page)
+  await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
+  await expect(page.getByRole('button', { name: 'light to dark' })).toBeVisible()
+})
