@@ -1,4 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
+import sharp from 'sharp'
+import { colorOf, difference } from '@/core/color'
 import { computedOnStage, isSaved, openPaint } from './editor'
 
 const ground = (page: Page) => computedOnStage(page, '[data-section="opening"]', 'background-color')
@@ -99,4 +101,47 @@ test('slots out of order are put in order in one move', async ({ page }) => {
   await isSaved(page)
   await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
   await expect(page.getByRole('button', { name: 'light to dark' })).toBeVisible()
+})
+
+test('from a picture of the site, its colours marked; what is no picture is told', async ({
+  page,
+}) => {
+  await openPaint(page)
+  await page.getByRole('button', { name: 'From a picture' }).click()
+  const file = page.locator('input[type=file]')
+  const give = (name: string, mimeType: string, buffer: Buffer) =>
+    file.setInputFiles({ name, mimeType, buffer })
+  await give('notes.png', 'image/png', Buffer.from('this is no picture'))
+  await expect(page.getByText('× This file cannot be read as a picture')).toBeVisible()
+  const clear = await sharp({ create: { width: 40, height: 40, channels: 4, background: '#0000' } })
+    .png()
+    .toBuffer()
+  await give('clear.png', 'image/png', clear)
+  await expect(page.getByText('× This picture is transparent all over')).toBeVisible()
+  await give('cut.png', 'image/png', clear.subarray(0, 60))
+  await expect(page.getByText('× This file cannot be read as a picture')).toBeVisible()
+
+  const one = await sharp({ create: { width: 60, height: 60, channels: 3, background: '#27496d' } })
+    .png()
+    .toBuffer()
+  await give('one.png', 'image/png', one)
+  await expect(page.getByRole('button', { name: 'Apply to 1 slot' })).toBeVisible()
+
+  await page.getByRole('button', { name: /marbled paper in green, cream and rust/ }).click()
+  const values = () =>
+    page
+      .getByLabel('Colour for Spark')
+      .evaluate((select: HTMLSelectElement) => [...select.options].map(({ text }) => text))
+  await expect.poll(async () => (await values()).length).toBe(7)
+  // The inks that the paper was marbled with, found again.
+  const found = (await values()).slice(1).map((text) => colorOf(text)!)
+  for (const ink of ['#1d5955', '#f7f2e7', '#d65a2a']) {
+    expect({
+      ink,
+      gap: Math.min(...found.map((color) => difference(color, colorOf(ink)!))) < 6,
+    }).toEqual({ ink, gap: true })
+  }
+  await page.getByRole('button', { name: /Notebook with a rust marbled cover/ }).click()
+  await expect.poll(() => ground(page)).not.toBe(paper)
+  await applyAndUndo(page)
 })

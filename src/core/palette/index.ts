@@ -1,4 +1,5 @@
 export { assignColors } from './assign'
+export { extractColors, type Extracted, type Pixels } from './extract'
 export { harmonies, harmonyPalette, type HarmonyId } from './harmony'
 export { isInOrder, orderByLuminance, type HeldColor } from './order'
 export { mostCandidates, readList, type Candidate } from './read-list'

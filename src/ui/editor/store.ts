@@ -14,6 +14,7 @@ import type {
 } from '@/core/site'
 import type { Candidate, HarmonyId } from '@/core/palette'
 import type { RoleId } from '@/core/theme'
+import type { FoundColor } from '@/workers/extract.worker'
 import { summarize } from '@/core/uses'
 import { siteClient, type PendingEdit, type SiteClient } from './client'
 import { problemWords } from '../words'
@@ -35,6 +36,12 @@ export type TrialWay =
       readonly seeds: readonly number[]
       readonly at: number
       readonly locked: readonly SlotId[]
+    }
+  | {
+      readonly way: 'picture'
+      readonly url?: string
+      readonly found: readonly FoundColor[]
+      readonly count: number
     }
   | { readonly way: 'study'; readonly study: string }
 

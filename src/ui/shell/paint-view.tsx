@@ -85,7 +85,7 @@ export function PaintView() {
         <aside aria-label="Trace" className="min-h-0 overflow-y-auto border-l border-edge bg-panel">
           {trial ? <TrialPanel trial={trial} /> : <TracePanel />}
         </aside>
-        <div className="col-span-3 grid min-w-0 grid-cols-[minmax(0,1fr)_460px] border-t border-edge bg-panel">
+        <div className="col-span-3 grid min-w-0 grid-cols-[minmax(0,1fr)_340px] border-t border-edge bg-panel">
           <Tray />
           <div className="border-l border-edge">
             <WaysIn />

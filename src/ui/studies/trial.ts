@@ -9,6 +9,7 @@ import {
 } from '@/core/palette'
 import { slotColor } from '@/core/resolve'
 import type { Palette, SlotId, Study } from '@/core/site'
+import type { FoundColor } from '@/workers/extract.worker'
 import type { Trial, TrialWay } from '../editor'
 
 const paletteColors = (palette: Palette) => palette.order.map((id) => slotColor(palette, id))
@@ -31,6 +32,17 @@ export function trialOfHarmony(palette: Palette, base: string, harmony: HarmonyI
     { way: 'harmony', base, harmony },
     colors.map((each) => ({ value: writeHex(each) })),
   )
+}
+
+/** The first `count` colours that a picture is known by; none before one is chosen. */
+export function trialOfPicture(
+  palette: Palette,
+  url: string | undefined,
+  found: readonly FoundColor[],
+  count: number,
+): Trial {
+  const colors = found.slice(0, count).map(({ value }) => ({ value }))
+  return proposed(palette, { way: 'picture', url, found, count }, colors)
 }
 
 export function trialOfStudy(palette: Palette, study: Study): Trial {
@@ -86,6 +98,8 @@ export function wayName({ from }: Trial, studies: readonly Study[]): string {
       return 'From one colour'
     case 'reshuffle':
       return `Reshuffle ${from.seeds[from.at]}`
+    case 'picture':
+      return 'From a picture'
     case 'study':
       return studies.find(({ id }) => id === from.study)?.name ?? 'Study'
   }

@@ -6,6 +6,7 @@ import { readColorText } from '../color'
 import { useEditorState, type Trial } from '../editor'
 import { Button, IconButton, TextField } from '../kit'
 import { counted } from '../words'
+import { PictureWay } from './picture-way'
 import { newSeed, trialOfHarmony, trialOfList, trialOfSeed } from './trial'
 
 interface WayControlsProps {
@@ -112,6 +113,8 @@ export function WayControls({ trial, onTrial }: WayControlsProps) {
         </div>
       )
     }
+    case 'picture':
+      return <PictureWay from={from} onTrial={onTrial} />
     case 'study':
       return null
   }

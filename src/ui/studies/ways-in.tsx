@@ -1,10 +1,17 @@
 'use client'
 
-import { ClipboardList, Shuffle, Sparkle } from 'lucide-react'
+import { ClipboardList, Image, Shuffle, Sparkle } from 'lucide-react'
 import { slotsInOrder } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Button } from '../kit'
-import { newSeed, trialOfHarmony, trialOfList, trialOfSeed, trialOfStudy } from './trial'
+import {
+  newSeed,
+  trialOfHarmony,
+  trialOfList,
+  trialOfPicture,
+  trialOfSeed,
+  trialOfStudy,
+} from './trial'
 
 /** The ways to a palette, beside the tray: kept studies, a pasted list, one colour, a reshuffle. */
 export function WaysIn() {
@@ -17,7 +24,7 @@ export function WaysIn() {
   return (
     <section
       aria-label="Studies and ways in"
-      className="flex h-full flex-col gap-2 overflow-y-auto px-3.5 py-3"
+      className="flex h-full flex-col gap-1.5 overflow-y-auto px-3.5 py-2"
     >
       <div className="flex flex-wrap items-center gap-1.5">
         <h2 className="mr-1 font-semibold">Studies</h2>
@@ -39,9 +46,16 @@ export function WaysIn() {
           </button>
         ))}
       </div>
-      <div className="grid grid-cols-3 gap-2">
+      <div className="grid grid-cols-2 gap-1.5">
         <Button onClick={() => open(trialOfList(palette, ''))}>
           <ClipboardList size={15} /> Paste a list
+        </Button>
+        <Button
+          onClick={() =>
+            open(trialOfPicture(palette, undefined, [], Math.min(6, palette.order.length)))
+          }
+        >
+          <Image size={15} /> From a picture
         </Button>
         <Button onClick={() => open(trialOfHarmony(palette, vivid, 'complementary'))}>
           <Sparkle size={15} /> From one colour

@@ -1,0 +1,223 @@
+import { fromOklab, toOklab, type Color } from '../color'
+
+/** Pixels as a canvas gives them: four bytes each, red, green, blue, alpha. */
+export interface Pixels {
+  readonly data: Uint8ClampedArray | Uint8Array
+  readonly width: number
+  readonly height: number
+}
+
+/** A colour of a picture, how much of it there is (0…1), and where it is seen at its purest (0…1 of width and height). */
+export interface Extracted {
+  readonly color: Color
+  readonly share: number
+  readonly x: number
+  readonly y: number
+}
+
+/** Boxes that a picture is averaged down to, clusters before near ones are merged. */
+const BOXES = 20_000
+const CLUSTERS = 20
+const ROUNDS = 8
+/** OKLab distances below which two clusters are one colour. */
+const SAME = 0.045
+
+interface Sample {
+  l: number
+  a: number
+  b: number
+  readonly x: number
+  readonly y: number
+}
+
+/** Averages the picture in boxes, leaving out what can be seen through. */
+function boxAverages({ data, width, height }: Pixels): Sample[] {
+  const side = Math.max(1, Math.floor(Math.sqrt((width * height) / BOXES)))
+  const samples: Sample[] = []
+  for (let top = 0; top < height; top += side) {
+    const bottom = Math.min(height, top + side)
+    for (let left = 0; left < width; left += side) {
+      const right = Math.min(width, left + side)
+      let r = 0
+      let g = 0
+      let b = 0
+      let count = 0
+      for (let y = top; y < bottom; y += 1) {
+        for (let i = (y * width + left) * 4, end = (y * width + right) * 4; i < end; i += 4) {
+          if (data[i + 3]! < 128) continue
+          r += data[i]!
+          g += data[i + 1]!
+          b += data[i + 2]!
+          count += 1
+        }
+      }
+      if (count * 2 < (bottom - top) * (right - left)) continue
+      const scale = 255 * count
+      const lab = toOklab({ r: r / scale, g: g / scale, b: b / scale, alpha: 1 })
+      samples.push({
+        l: lab.l,
+        a: lab.a,
+        b: lab.b,
+        x: (left + right) / 2 / width,
+        y: (top + bottom) / 2 / height,
+      })
+    }
+  }
+  return samples
+}
+
+interface Cluster {
+  l: number
+  a: number
+  b: number
+  weight: number
+}
+
+const squared = (p: Pick<Cluster, 'l' | 'a' | 'b'>, q: Pick<Cluster, 'l' | 'a' | 'b'>) =>
+  (p.l - q.l) ** 2 + (p.a - q.a) ** 2 + (p.b - q.b) ** 2
+
+/** Samples that fall together in a coarse grid of OKLab, as weighted points. */
+function binned(samples: readonly Sample[]): Cluster[] {
+  const bins = new Map<number, Cluster>()
+  for (const { l, a, b } of samples) {
+    const key =
+      (Math.round(l * 50) << 14) | (Math.round((a + 0.5) * 64) << 7) | Math.round((b + 0.5) * 64)
+    const bin = bins.get(key) ?? { l: 0, a: 0, b: 0, weight: 0 }
+    bin.l += l
+    bin.a += a
+    bin.b += b
+    bin.weight += 1
+    bins.set(key, bin)
+  }
+  for (const bin of bins.values()) {
+    bin.l /= bin.weight
+    bin.a /= bin.weight
+    bin.b /= bin.weight
+  }
+  return [...bins.values()]
+}
+
+/**
+ * First centres: the heaviest point, then each time the one that is farthest
+ * from all centres for its weight. No chance is involved, so one picture always
+ * gives one palette.
+ */
+function firstCentres(points: readonly Cluster[], count: number): Cluster[] {
+  const centres = [points.reduce((best, point) => (point.weight > best.weight ? point : best))]
+  const gaps = points.map((point) => squared(point, centres[0]!))
+  while (centres.length < Math.min(count, points.length)) {
+    let best = 0
+    for (let i = 1; i < points.length; i += 1) {
+      const gain = gaps[i]! * Math.sqrt(points[i]!.weight)
+      if (gain > gaps[best]! * Math.sqrt(points[best]!.weight)) best = i
+    }
+    if (gaps[best] === 0) break
+    centres.push(points[best]!)
+    points.forEach((point, i) => {
+      gaps[i] = Math.min(gaps[i]!, squared(point, points[best]!))
+    })
+  }
+  return centres.map((centre) => ({ ...centre }))
+}
+
+function nearest(centres: readonly Cluster[], point: Pick<Cluster, 'l' | 'a' | 'b'>): number {
+  let best = 0
+  let least = Infinity
+  for (let i = 0; i < centres.length; i += 1) {
+    const gap = squared(point, centres[i]!)
+    if (gap >= least) continue
+    least = gap
+    best = i
+  }
+  return best
+}
+
+/** Lloyd's iteration on weighted points (k-means). */
+function settle(points: readonly Cluster[], start: readonly Cluster[]): Cluster[] {
+  let centres = [...start]
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const sums = centres.map(() => ({ l: 0, a: 0, b: 0, weight: 0 }))
+    for (const point of points) {
+      const sum = sums[nearest(centres, point)]!
+      sum.l += point.l * point.weight
+      sum.a += point.a * point.weight
+      sum.b += point.b * point.weight
+      sum.weight += point.weight
+    }
+    centres = sums
+      .filter(({ weight }) => weight > 0)
+      .map(({ l, a, b, weight }) => ({ l: l / weight, a: a / weight, b: b / weight, weight }))
+  }
+  return centres
+}
+
+/** Joins clusters that are one colour to the eye, nearest first, each time into their weighted mean. */
+function merged(clusters: readonly Cluster[]): Cluster[] {
+  const kept = clusters.map((cluster) => ({ ...cluster }))
+  for (;;) {
+    let pair: readonly [number, number] | undefined
+    let least = SAME * SAME
+    kept.forEach((one, i) => {
+      for (let j = 0; j < i; j += 1) {
+        const gap = squared(one, kept[j]!)
+        if (gap >= least) continue
+        least = gap
+        pair = [j, i]
+      }
+    })
+    if (!pair) return kept.sort((a, b) => b.weight - a.weight)
+    const [one] = kept.splice(pair[1], 1)
+    const into = kept[pair[0]]!
+    const weight = into.weight + one!.weight
+    const mean = (p: number, q: number) => (p * into.weight + q * one!.weight) / weight
+    Object.assign(into, {
+      l: mean(into.l, one!.l),
+      a: mean(into.a, one!.a),
+      b: mean(into.b, one!.b),
+      weight,
+    })
+  }
+}
+
+/** How much a cluster matters: by area, but a vivid one far from the others is not lost for being small. */
+function importance(cluster: Cluster, chosen: readonly Cluster[], total: number): number {
+  const chroma = Math.hypot(cluster.a, cluster.b)
+  const apart = Math.min(0.5, ...chosen.map((each) => Math.sqrt(squared(each, cluster))))
+  return (cluster.weight / total) ** 0.25 * (0.25 + chroma * 4) * (0.1 + apart)
+}
+
+/**
+ * The colours of a picture, most important first; at most `count` (1…24), fewer
+ * where it holds fewer. Empty for a picture that is all transparent.
+ * Method: box averages, k-means in OKLab from fixed first centres, merging of
+ * what looks alike, then a choice by area, chroma and distance.
+ */
+export function extractColors(pixels: Pixels, count: number): Extracted[] {
+  const samples = boxAverages(pixels)
+  if (samples.length === 0) return []
+  const points = binned(samples)
+  const clusters = merged(settle(points, firstCentres(points, Math.max(CLUSTERS, count * 2))))
+  // Mixtures along edges are rare and between others; what is under a thousandth of the area is left out.
+  const left = clusters.filter(({ weight }) => weight >= samples.length / 1000)
+  const pool = left.length ? left : clusters
+  const chosen: Cluster[] = [pool.shift()!]
+  while (chosen.length < count && pool.length) {
+    const rank = pool.map((cluster) => importance(cluster, chosen, samples.length))
+    chosen.push(...pool.splice(rank.indexOf(Math.max(...rank)), 1))
+  }
+  return chosen.map((cluster) => placed(cluster, samples))
+}
+
+function placed(cluster: Cluster, samples: readonly Sample[]): Extracted {
+  let best = samples[0]!
+  let least = Infinity
+  for (const sample of samples) {
+    const gap = squared(sample, cluster)
+    if (gap >= least) continue
+    least = gap
+    best = sample
+  }
+  const { l, a, b, weight } = cluster
+  const color = fromOklab({ l, a, b, alpha: 1 })
+  return { color, share: weight / samples.length, x: best.x, y: best.y }
+}
