@@ -27,6 +27,15 @@ const shots: readonly Shot[] = [
     },
   },
   {
+    name: 'study',
+    take: async (page) => {
+      await openPaint(page)
+      await page.getByRole('button', { name: 'From a picture' }).click()
+      await page.getByRole('button', { name: /marbled paper in green, cream and rust/ }).click()
+      await page.getByRole('button', { name: /^Apply to [1-9]/ }).waitFor()
+    },
+  },
+  {
     name: 'paint-dark',
     dark: true,
     take: async (page) => {

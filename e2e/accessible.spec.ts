@@ -24,6 +24,7 @@ async function violations(page: Page): Promise<string[]> {
           '[data-cell]',
           '[aria-label="Map of the site"]',
           '[aria-label="Theme of this section"]',
+          '[aria-label="Studies and ways in"] [aria-hidden]',
         ],
       },
       { runOnly: ['wcag2a', 'wcag2aa', 'wcag22aa'], iframes: false },
@@ -50,6 +51,15 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.keyboard.press('3')
       await expect(page.getByLabel('Colour, in any notation', { exact: true })).toBeVisible()
       expect(await violations(page)).toEqual([])
+    })
+
+    test('paint, with each way in', async ({ page }) => {
+      await openPaint(page)
+      for (const way of ['Paste a list', 'From a picture', 'From one colour', 'Reshuffle R']) {
+        await page.getByRole('button', { name: way }).click()
+        await page.getByTestId('trial').waitFor()
+        expect({ way, found: await violations(page) }).toEqual({ way, found: [] })
+      }
     })
 
     for (const view of ['themes', 'sweep', 'history']) {

@@ -8,17 +8,26 @@ function cost(a: Color, b: Color): number {
 }
 
 /**
+ * What it costs to leave a slot as it is: a colour that is farther than about a
+ * quarter of the way from black to white does not suit, so a near-black slot
+ * keeps its colour where a picture or a list holds none. Common practice, no source.
+ */
+const LEAVE = 0.75
+
+/**
  * Which colour goes to which slot, so that each slot keeps what it is for: the
  * assignment of least total cost. Returns for every slot the index of its
- * colour, or −1 where there are fewer colours than slots.
- * Source: the Hungarian method with potentials (Kuhn 1955, Munkres 1957), O(n³).
+ * colour, or −1 where none suits or none is left.
+ * Source: the Hungarian method with potentials (Kuhn 1955, Munkres 1957), O(n³);
+ * a column per slot stands for leaving it as it is.
  */
 export function assignColors(slots: readonly Color[], colors: readonly Color[]): number[] {
-  if (slots.length > colors.length) {
-    const back = assignColors(colors, slots)
-    return slots.map((_, slot) => back.indexOf(slot))
+  const n = slots.length
+  const m = colors.length + n
+  const costOf = (row: number, column: number) => {
+    const color = colors[column - 1]
+    return color ? cost(slots[row - 1]!, color) : LEAVE
   }
-  const [n, m] = [slots.length, colors.length]
   const u = Array<number>(n + 1).fill(0)
   const v = Array<number>(m + 1).fill(0)
   const rowOf = Array<number>(m + 1).fill(0)
@@ -35,7 +44,7 @@ export function assignColors(slots: readonly Color[], colors: readonly Color[]):
       let next = 0
       for (let j = 1; j <= m; j += 1) {
         if (used[j]) continue
-        const reduced = cost(slots[at - 1]!, colors[j - 1]!) - u[at]! - v[j]!
+        const reduced = costOf(at, j) - u[at]! - v[j]!
         if (reduced < least[j]!) {
           least[j] = reduced
           way[j] = column
@@ -59,6 +68,9 @@ export function assignColors(slots: readonly Color[], colors: readonly Color[]):
     }
   }
   const result = Array<number>(n).fill(-1)
-  for (let j = 1; j <= m; j += 1) if (rowOf[j]) result[rowOf[j]! - 1] = j - 1
+  colors.forEach((_, i) => {
+    const row = rowOf[i + 1]!
+    if (row) result[row - 1] = i
+  })
   return result
 }

@@ -163,7 +163,7 @@ describe('assigning colours to slots', () => {
     expect(found.map((index) => order[index])).toEqual([0, 1, 2, 3, 4, 5])
   })
 
-  test('no colour is given twice, and all that can be given are', () => {
+  test('no colour is given twice, and none to a slot of quite another lightness', () => {
     fc.assert(
       fc.property(
         fc.array(anyColor, { minLength: 1, maxLength: 12 }),
@@ -171,7 +171,10 @@ describe('assigning colours to slots', () => {
         (slots, colors) => {
           const given = assignColors(slots, colors).filter((index) => index >= 0)
           expect(new Set(given).size).toBe(given.length)
-          expect(given).toHaveLength(Math.min(slots.length, colors.length))
+          assignColors(slots, colors).forEach((index, i) => {
+            if (index === -1) return
+            expect(Math.abs(toOklch(slots[i]!).l - toOklch(colors[index]!).l)).toBeLessThan(0.26)
+          })
         },
       ),
     )
@@ -184,6 +187,11 @@ describe('assigning colours to slots', () => {
     )
     expect(found).toEqual([1, 2, 0])
   })
+})
+
+test('a near-black slot keeps its colour where a picture holds none', () => {
+  const found = assignColors(['#ffffff', '#17211f'].map(of), ['#f7f2e7', '#a39a89'].map(of))
+  expect(found).toEqual([0, -1])
 })
 
 describe('reshuffle', () => {

@@ -1,5 +1,5 @@
 export { decisionColor, paintColors, paintDecisions, slotColor } from './decision'
 export { groundsUnder, readingOf, type Reading } from './grounds'
-export { seenRole, themeReading, type ThemeReading } from './theme-reading'
+export { failingRoles, seenRole, themeReading, type ThemeReading } from './theme-reading'
 export { parentsOf, spotsOnPage, type Spot } from './spot'
 export { facetRole, facetsOf, styleChain, traceFacet, type Decider, type Trace } from './trace'

@@ -1,6 +1,6 @@
 import { contrast, over, white } from '../color'
 import type { Palette, Theme } from '../site'
-import { roles, type RoleId } from '../theme'
+import { roleIds, roles, type RoleId } from '../theme'
 import { decisionColor } from './decision'
 
 export interface ThemeReading {
@@ -31,4 +31,21 @@ export function themeReading(
     return { ratio, needs, passes: ratio >= needs, on: ground }
   })
   return readings.sort((a, b) => a.ratio - b.ratio)[0]
+}
+
+/** A role of a theme that does not reach the contrast it needs. */
+export interface Failing {
+  readonly theme: Theme
+  readonly role: RoleId
+  readonly reading: ThemeReading
+}
+
+/** Everything in a set of themes that is hard to read. */
+export function failingRoles(palette: Palette, themes: readonly Theme[]): Failing[] {
+  return themes.flatMap((theme) =>
+    roleIds.flatMap((role) => {
+      const reading = themeReading(palette, theme, role)
+      return reading && !reading.passes ? [{ theme, role, reading }] : []
+    }),
+  )
 }

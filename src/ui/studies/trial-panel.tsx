@@ -2,12 +2,13 @@
 
 import { ArrowRight, Lock, LockOpen } from 'lucide-react'
 import { toast } from 'sonner'
-import { idFromName, nameText, slotsInOrder, type SlotId } from '@/core/site'
+import { failingRoles } from '@/core/resolve'
+import { idFromName, nameText, slotsInOrder, themesInOrder, type SlotId } from '@/core/site'
 import type { Edit } from '@/core/edit'
 import { decisionHex, useEditor, useEditorState, type Trial } from '../editor'
 import { Button, IconButton, Swatch, TextField } from '../kit'
 import { counted, editProblemWords } from '../words'
-import { exchange, trialOfSeed, trialValues, wayName } from './trial'
+import { exchange, paletteWith, trialOfSeed, trialValues, wayName } from './trial'
 import { WayControls } from './way-controls'
 
 /** A candidate palette beside the current one, live on the stage, until it is applied, kept or let go. */
@@ -69,6 +70,7 @@ export function TrialPanel({ trial }: { readonly trial: Trial }) {
           ))}
         </ul>
       )}
+      {values.length > 0 && <Readable trial={trial} />}
       <div className="flex gap-2">
         <Button look="strong" className="flex-1" disabled={values.length === 0} onClick={apply}>
           Apply to {counted(values.length, 'slot')}
@@ -95,6 +97,28 @@ export function TrialPanel({ trial }: { readonly trial: Trial }) {
         </Button>
       )}
     </div>
+  )
+}
+
+/** How many pairs of the themes would be hard to read, against now. */
+function Readable({ trial }: { readonly trial: Trial }) {
+  const { palette, themes } = useEditorState((state) => state.docs.frame)
+  const all = themesInOrder(themes)
+  const now = failingRoles(palette, all).length
+  const then = failingRoles(paletteWith(palette, trialValues(palette, trial)), all).length
+  return (
+    <p
+      role="status"
+      className={
+        then > now
+          ? 'rounded-md border border-dashed border-ink px-2.5 py-1.5 font-semibold'
+          : 'text-soft'
+      }
+    >
+      {then === 0
+        ? '✓ Everything in every theme would read well.'
+        : `${then > now ? '×' : '✓'} ${counted(then, 'pair')} in the themes would be hard to read; ${now} now.`}
+    </p>
   )
 }
 

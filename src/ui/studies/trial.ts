@@ -80,6 +80,18 @@ export function trialValues(
   })
 }
 
+/** The palette as it would be with other values. */
+export function paletteWith(
+  palette: Palette,
+  values: ReadonlyArray<{ readonly slot: SlotId; readonly value: string }>,
+): Palette {
+  const changed = values.flatMap(({ slot, value }) => {
+    const held = palette.slots[slot]
+    return held ? [[slot, { ...held, value }] as const] : []
+  })
+  return { ...palette, slots: { ...palette.slots, ...Object.fromEntries(changed) } }
+}
+
 /** Gives a slot another of the colours; whoever had it takes what the slot had. */
 export function exchange(trial: Trial, slotIndex: number, colorIndex: number): Trial {
   const had = trial.given[slotIndex] ?? -1

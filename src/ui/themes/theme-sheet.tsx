@@ -1,9 +1,9 @@
 'use client'
 
 import { useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react'
-import { themeReading } from '@/core/resolve'
+import { failingRoles } from '@/core/resolve'
 import { themesInOrder, type ThemeId } from '@/core/site'
-import { roleGroups, roleIds, roleName, type RoleId } from '@/core/theme'
+import { roleGroups, roleName, type RoleId } from '@/core/theme'
 import { useEditor, useEditorState } from '../editor'
 import { Button } from '../kit'
 import { SheetCell } from './sheet-cell'
@@ -30,19 +30,12 @@ export function ThemeSheet() {
   const { palette, themes } = docs.frame
   const columns = useMemo(() => themesInOrder(themes), [themes])
   const failing = useMemo(
-    () =>
-      new Set(
-        columns.flatMap((theme) =>
-          roleIds
-            .filter((role) => themeReading(palette, theme, role)?.passes === false)
-            .map((role) => `${theme.id}/${role}`),
-        ),
-      ),
+    () => new Set(failingRoles(palette, columns).map(({ theme, role }) => `${theme.id}/${role}`)),
     [columns, palette],
   )
-  const failingRoles = new Set([...failing].map((key) => key.split('/')[1]))
+  const rowsThatFail = new Set([...failing].map((key) => key.split('/')[1]))
   const isShown = (role: RoleId) =>
-    (!onlyFailing || failingRoles.has(role)) &&
+    (!onlyFailing || rowsThatFail.has(role)) &&
     roleName(role).toLowerCase().includes(search.trim().toLowerCase())
   const shown = roleGroups.flatMap(([, roles]) => roles.map(({ id }) => id)).filter(isShown)
 
