@@ -22,6 +22,9 @@ const ROUNDS = 8
 /** OKLab distances below which two clusters are one colour. */
 const SAME = 0.045
 
+/** A range of green in one box, 0…255, above which it lies across an edge and not in noise. */
+const EDGE = 56
+
 interface Sample {
   l: number
   a: number
@@ -30,7 +33,7 @@ interface Sample {
   readonly y: number
 }
 
-/** Averages the picture in boxes, leaving out what can be seen through. */
+/** The picture in boxes, each by its mean, leaving out what can be seen through. */
 function boxAverages({ data, width, height }: Pixels): Sample[] {
   const side = Math.max(1, Math.floor(Math.sqrt((width * height) / BOXES)))
   const samples: Sample[] = []
@@ -42,6 +45,7 @@ function boxAverages({ data, width, height }: Pixels): Sample[] {
       let g = 0
       let b = 0
       let count = 0
+      let [low, high] = [255, 0]
       for (let y = top; y < bottom; y += 1) {
         for (let i = (y * width + left) * 4, end = (y * width + right) * 4; i < end; i += 4) {
           if (data[i + 3]! < 128) continue
@@ -49,9 +53,18 @@ function boxAverages({ data, width, height }: Pixels): Sample[] {
           g += data[i + 1]!
           b += data[i + 2]!
           count += 1
+          low = Math.min(low, data[i + 1]!)
+          high = Math.max(high, data[i + 1]!)
         }
       }
       if (count * 2 < (bottom - top) * (right - left)) continue
+      if (high - low > EDGE) {
+        // The box lies across an edge: its mean would be a colour that is nowhere. Its middle is somewhere.
+        const middle = (((top + bottom) >> 1) * width + ((left + right) >> 1)) * 4
+        r = data[middle]! * count
+        g = data[middle + 1]! * count
+        b = data[middle + 2]! * count
+      }
       const scale = 255 * count
       const lab = toOklab({ r: r / scale, g: g / scale, b: b / scale, alpha: 1 })
       samples.push({

@@ -71,7 +71,7 @@ export function TrialPanel({ trial }: { readonly trial: Trial }) {
         </ul>
       )}
       {values.length > 0 && <Readable trial={trial} />}
-      <div className="flex gap-2">
+      <div className="sticky bottom-0 z-10 -mx-4 flex gap-2 border-t border-edge bg-panel px-4 py-2.5">
         <Button look="strong" className="flex-1" disabled={values.length === 0} onClick={apply}>
           Apply to {counted(values.length, 'slot')}
         </Button>
