@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { chromiumLaunch } from './e2e/chromium'
 
 /** ./easel test starts the server and the database, and says where they are. */
 export default defineConfig({
@@ -13,18 +14,6 @@ export default defineConfig({
     baseURL: process.env.EASEL_ADDRESS,
     viewport: { width: 1280, height: 800 },
     contextOptions: { reducedMotion: 'reduce' },
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--headless',
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: chromiumLaunch,
   },
 })

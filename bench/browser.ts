@@ -1,19 +1,8 @@
 import { chromium, type Browser, type CDPSession } from '@playwright/test'
+import { chromiumLaunch } from '../e2e/chromium'
 
 export function openBrowser(): Promise<Browser> {
-  return chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--headless',
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  })
+  return chromium.launch(chromiumLaunch)
 }
 
 /** Seconds that Chromium has spent on a page so far: scripts, style, layout. */

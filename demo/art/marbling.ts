@@ -1,4 +1,5 @@
 import sharp from 'sharp'
+import { seededRandom } from '@/core/palette'
 
 /**
  * Marbled paper, computed: drops of ink that push each other aside, then combed.
@@ -31,18 +32,7 @@ interface Wave {
 }
 type Step = Drop | Comb | Wave
 
-/** A small seeded generator (mulberry32), so that the same paper can be made again. */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
-
-export function hexToRgb(hex: string): Rgb {
+function hexToRgb(hex: string): Rgb {
   const n = parseInt(hex.slice(1), 16)
   return [n >> 16, (n >> 8) & 255, n & 255]
 }
@@ -91,7 +81,7 @@ export interface Paper {
 }
 
 function stepsFor({ width, height, seed, inks, drops, combs }: Paper): Step[] {
-  const random = seeded(seed)
+  const random = seededRandom(seed)
   const bag = inks.flatMap(([ink, times]) => Array<Rgb>(times).fill(hexToRgb(ink)))
   const dropped = Array.from({ length: drops }, (_, i): Drop => {
     const color = bag[Math.floor(random() * bag.length)]!
@@ -111,7 +101,7 @@ export async function marble(paper: Paper): Promise<Buffer> {
   const base = hexToRgb(ground)
   const fine = 2
   const pixels = Buffer.alloc(width * fine * height * fine * 3)
-  const random = seeded(paper.seed + 7)
+  const random = seededRandom(paper.seed + 7)
   let at = 0
   for (let y = 0; y < height * fine; y += 1) {
     for (let x = 0; x < width * fine; x += 1) {

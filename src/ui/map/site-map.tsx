@@ -2,6 +2,7 @@
 
 import { isColor, sectionsInOrder } from '@/core/site'
 import { decisionHex, themeLook, useEditor, useEditorState, useSpots } from '../editor'
+import { PageStack } from './page-stack'
 
 /** The page as bands in their own colours, all pages as small stacks beneath. */
 export function SiteMap() {
@@ -65,18 +66,7 @@ export function SiteMap() {
                   className="block overflow-hidden rounded-sm border border-edge-strong/60"
                   aria-hidden
                 >
-                  {page.summary.bands.map((band) => (
-                    <span
-                      key={band.id}
-                      className="block h-1.5"
-                      style={{
-                        background:
-                          band.fill && isColor(band.fill)
-                            ? decisionHex(frame.palette, band.fill)
-                            : themeLook(frame, band.theme).ground,
-                      }}
-                    />
-                  ))}
+                  <PageStack frame={frame} page={page} band="h-1.5" />
                   {sectionsInOrder(frame.body)
                     .filter(({ kind }) => kind === 'footer')
                     .map((footer) => (

@@ -1,7 +1,8 @@
 import Link from 'next/link'
 import type { SiteEntry } from '@/core/payloads'
-import { isColor, slotsInOrder } from '@/core/site'
-import { decisionHex, themeLook } from '../editor/look'
+import { slotsInOrder } from '@/core/site'
+import { decisionHex } from '../editor/look'
+import { PageStack } from '../map/page-stack'
 import { counted } from '../words'
 
 /** All sites of the workspace, each as the rhythm of its pages over its palette. */
@@ -28,18 +29,7 @@ export function Shelf({ sites }: { readonly sites: readonly SiteEntry[] }) {
                     key={page.id}
                     className="block max-w-16 flex-1 overflow-hidden rounded-t-sm shadow-sm"
                   >
-                    {page.summary.bands.map((band) => (
-                      <span
-                        key={band.id}
-                        className="block h-6"
-                        style={{
-                          background:
-                            band.fill && isColor(band.fill)
-                              ? decisionHex(frame.palette, band.fill)
-                              : themeLook(frame, band.theme).ground,
-                        }}
-                      />
-                    ))}
+                    <PageStack frame={frame} page={page} band="h-6" />
                   </span>
                 ))}
               </span>

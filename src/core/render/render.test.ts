@@ -1,0 +1,215 @@
+import { demoSites } from '@demo/sites'
+import { ternFrame } from '@demo/tern/frame'
+import {
+  frameSchema,
+  pageSchema,
+  type Frame,
+  type Page,
+  type PageId,
+  type SiteDocs,
+  type SlotId,
+} from '../site'
+import { slotProperties } from './palette-css'
+import {
+  renderDocument,
+  renderPageCss,
+  renderSections,
+  renderSiteCss,
+  type Whereabouts,
+} from './render'
+
+const where: Whereabouts = {
+  assets: {},
+  assetUrl: (id) => `assets/${id}`,
+  fontUrl: (file) => `fonts/${file}`,
+  link: (href) => href.replace(/^page:home$/, 'index.html'),
+}
+const home = demoSites[0]!.pages[0]!
+const docs: SiteDocs = { frame: ternFrame, pages: { [home.id]: home } }
+
+function pageOf(elements: Record<string, unknown>, section: Record<string, unknown> = {}): Page {
+  return pageSchema.parse({
+    ...home,
+    body: {
+      order: ['only'],
+      sections: {
+        only: {
+          id: 'only',
+          name: 'Only',
+          kind: 'band',
+          theme: 'on-paper',
+          layout: 'stack',
+          children: Object.keys(elements),
+          ...section,
+        },
+      },
+      elements,
+    },
+  })
+}
+const withPage = (page: Page, frame: Frame = ternFrame): SiteDocs => ({
+  frame,
+  pages: { [page.id]: page },
+})
+
+describe('the stylesheet', () => {
+  const css = renderSiteCss(ternFrame, [home], where)
+
+  test('holds the slots once, and only the shades that are used', () => {
+    expect(css.palette).toMatch(/^:root \{\n {2}--slot-paper: #f7f2e7;\n/)
+    expect(css.palette.match(/--slot-brand: /g)).toHaveLength(1)
+    expect(css.palette).toContain('--slot-brand--darker-12: ')
+    expect(css.palette).not.toContain('--slot-brand--darker-11')
+  })
+
+  test('says for each theme which slot every role takes', () => {
+    expect(css.themes).toContain('[data-theme="on-ink"] {\n  --role-ground: var(--slot-ink);')
+    expect(css.themes).toContain('--role-button-hover-fill: #2e6fb7;')
+    expect(css.themes.match(/\[data-theme=/g)).toHaveLength(5)
+  })
+
+  test('names no colour in what all sites share', () => {
+    expect(css.kinds).not.toMatch(/#[\da-f]{3,8}\b|rgb\(|hsl\(/i)
+    expect(css.kinds).toContain('.main-button {\n  background: var(--role-button-fill);')
+    expect(css.kinds).toContain(
+      '.main-button:hover {\n  background: var(--role-button-hover-fill);',
+    )
+  })
+
+  test('lets a style that inherits come after the one it inherits from', () => {
+    const [ticket, sale] = [
+      css.styles.indexOf(':is(.style-ticket, .style-sale)'),
+      css.styles.indexOf('.style-sale {'),
+    ]
+    expect(ticket).toBeGreaterThanOrEqual(0)
+    expect(sale).toBeGreaterThan(ticket)
+  })
+
+  test('writes an empty slot as nothing, with all its shades', () => {
+    const palette = {
+      ...ternFrame.palette,
+      slots: {
+        ...ternFrame.palette.slots,
+        brand: { ...ternFrame.palette.slots['brand' as SlotId]!, value: null },
+      },
+    }
+    expect(slotProperties(palette, 'brand' as SlotId, [{ lightness: 8 }])).toEqual([
+      ['--slot-brand', '#00000000'],
+      ['--slot-brand--lighter-8', '#00000000'],
+    ])
+  })
+
+  test('maps a colour outside sRGB into it', () => {
+    const frame = frameSchema.parse({
+      ...ternFrame,
+      palette: {
+        ...ternFrame.palette,
+        slots: {
+          ...ternFrame.palette.slots,
+          spark: {
+            ...ternFrame.palette.slots['spark' as SlotId],
+            value: 'color(display-p3 1 0 0)',
+          },
+        },
+      },
+    })
+    expect(renderSiteCss(frame, [], where).palette).toMatch(/--slot-spark: #f[\da-f]{5};/)
+  })
+})
+
+describe('colours of single things', () => {
+  test('on an element, its parts, its states; a gradient; a section', () => {
+    const page = pageOf(
+      {
+        go: {
+          id: 'go',
+          kind: 'mainButton',
+          content: { label: 'Go' },
+          colors: {
+            fill: {
+              rest: { slot: 'ink' },
+              hover: {
+                gradient: 'linear',
+                angle: 90,
+                stops: [
+                  { at: 0, color: { slot: 'ink' } },
+                  { at: 100, color: { value: 'teal' } },
+                ],
+              },
+            },
+          },
+        },
+        say: {
+          id: 'say',
+          kind: 'paragraph',
+          content: { runs: [{ text: 'x', href: '#' }] },
+          colors: { link: { hover: { value: 'RED' } } },
+        },
+      },
+      { colors: { fill: { rest: { picture: 'waves', under: { slot: 'brand' } } } } },
+    )
+    const css = renderPageCss(withPage(page), page.id, where)
+    expect(css).toContain(
+      '[data-section="only"] {\n  background: var(--slot-brand) url("assets/waves") center / cover;',
+    )
+    expect(css).toContain('[data-el="go"] {\n  background: var(--slot-ink);')
+    expect(css).toContain(
+      '[data-el="go"]:hover {\n  background: linear-gradient(90deg, var(--slot-ink) 0%, #008080 100%);',
+    )
+    expect(css).toContain(':where([data-el="say"]) .link:hover {\n  color: #ff0000;')
+  })
+})
+
+describe('HTML', () => {
+  const nasty = '<script>alert(1)</script> & "quotes"'
+  const page = pageOf({
+    a: { id: 'a', kind: 'heading', content: { text: nasty, level: 1 } },
+    b: { id: 'b', kind: 'mainButton', content: { label: nasty, href: 'java\tscript:alert(1)' } },
+    c: {
+      id: 'c',
+      kind: 'navigation',
+      content: {
+        items: [
+          { label: 'Here', href: 'page:home' },
+          { label: 'There', href: 'https://example.org/?a=1&b=2' },
+        ],
+      },
+    },
+    d: {
+      id: 'd',
+      kind: 'embed',
+      content: {
+        name: 'x',
+        html: '<p onclick="x()" style="color:red">hi<script>x()</script><iframe src="//x"></iframe><img src="https://x/y.png" onerror="x()"></p>',
+      },
+    },
+  })
+  const html = renderSections(withPage(page), home.id, where).find(({ id }) => id === 'only')!.html
+
+  test('words stay words, links cannot run, snippets are cleaned', () => {
+    expect(html).toContain('&lt;script&gt;alert(1)&lt;/script&gt; &amp; &quot;quotes&quot;')
+    expect(html).not.toMatch(/<script|javascript|onclick|onerror|<iframe|https:\/\/x\/y/i)
+    expect(html).toContain('<a class="main-button" data-el="b" href="#">')
+    expect(html).toContain('style="color:red"')
+  })
+
+  test('the page itself is marked in the navigation', () => {
+    expect(html).toContain('href="index.html" aria-current="page"')
+    expect(html).toContain('https://example.org/?a=1&amp;b=2')
+  })
+
+  test('header and footer stand around the bands', () => {
+    const ids = renderSections(docs, home.id as PageId, where).map(({ id }) => id)
+    expect(ids[0]).toBe('header')
+    expect(ids.at(-1)).toBe('footer')
+    expect(ids.slice(1, -1)).toEqual(home.body.order)
+  })
+
+  test('a document stands by itself, with a policy and a title', () => {
+    const whole = renderDocument(docs, home, where, ['site.css'])
+    expect(whole).toMatch(/^<!doctype html>\n<html lang="en">/)
+    expect(whole).toContain('<title>Home · Tern &amp; Thistle</title>')
+    expect(whole).toContain('default-src &#39;none&#39;')
+    expect(whole).toContain('<link rel="stylesheet" href="site.css">')
+  })
+})

@@ -1,0 +1,162 @@
+import { demoSites } from '@demo/sites'
+import { colorOf, contrast, writeHex } from '../color'
+import { kindOf } from '../elements'
+import type { ElementId, ElementStyle, PageId, SiteDocs, SiteElement, StyleId } from '../site'
+import { groundsUnder, readingOf } from './grounds'
+import { parentsOf, spotsOnPage } from './spot'
+import { styleChain, traceFacet } from './trace'
+
+const [tern] = demoSites
+const docs: SiteDocs = {
+  frame: tern!.frame,
+  pages: Object.fromEntries(tern!.pages.map((page) => [page.id, page])),
+}
+const home = 'home' as PageId
+const spot = (section: string, page: PageId = home, site: SiteDocs = docs) =>
+  spotsOnPage(site, page).find((each) => each.section.id === section)!
+const find = (page: string, kind: string, holds: (element: SiteElement) => boolean = () => true) =>
+  Object.values(docs.pages[page as PageId]!.body.elements).find(
+    (element) => element.kind === kind && holds(element),
+  )!
+const facet = (element: SiteElement, key: string) =>
+  kindOf(element.kind).facets.find((each) => each.key === key)!
+
+describe('the chain', () => {
+  const button = find('home', 'mainButton')
+  const fill = facet(button, 'fill')
+
+  test('at rest: element, then theme; the theme decides where the element sets nothing', () => {
+    const trace = traceFacet(spot('opening'), button, fill, 'rest')
+    expect(trace.chain.map(({ at }) => at)).toEqual(['element', 'theme'])
+    expect(trace.decidedBy).toBe(1)
+    expect(trace).toMatchObject({ slot: 'spark' })
+    expect(writeHex(trace.color!)).toBe('#d65a2a')
+  })
+
+  test('under the pointer: what is set for the pointer first, then what is set at rest', () => {
+    const trace = traceFacet(spot('opening'), button, fill, 'hover')
+    expect(trace.chain.map(({ at, state }) => `${at} ${state}`)).toEqual([
+      'element hover',
+      'theme hover',
+      'element rest',
+      'theme rest',
+    ])
+    expect(trace).toMatchObject({ slot: 'spark', shade: { lightness: 6 }, decidedBy: 1 })
+  })
+
+  test('a colour set at rest only gives way to the theme under the pointer', () => {
+    const own = { ...button, colors: { fill: { rest: { value: 'teal' } } } } as SiteElement
+    expect(writeHex(traceFacet(spot('opening'), own, fill, 'rest').color!)).toBe('#008080')
+    expect(traceFacet(spot('opening'), own, fill, 'hover')).toMatchObject({ slot: 'spark' })
+    const line = facet(own, 'line')
+    const held = { ...button, colors: { line: { rest: { value: 'teal' } } } } as SiteElement
+    expect(writeHex(traceFacet(spot('opening'), held, line, 'hover').color!)).toBe('#008080')
+  })
+
+  test('an element style, and the one it inherits from, stand between', () => {
+    const card = find('home', 'card', ({ style }) => style === 'sale')
+    const trace = traceFacet(spot('from-the-shop'), card, facet(card, 'line'), 'rest')
+    expect(trace.chain.map((decider) => ('style' in decider ? decider.style : decider.at))).toEqual(
+      ['element', 'sale', 'ticket', 'theme'],
+    )
+    expect(trace).toMatchObject({ decidedBy: 1, slot: 'spark' })
+  })
+
+  test('styles that inherit from each other in a circle end', () => {
+    const style = (id: string, parent: string) =>
+      ({ id, name: id, kind: 'card', parent, colors: {} }) as unknown as ElementStyle
+    const styles = { a: style('a', 'b'), b: style('b', 'a') } as unknown as Record<
+      StyleId,
+      ElementStyle
+    >
+    expect(styleChain(styles, 'a' as StyleId).map(({ id }) => id)).toEqual(['a', 'b'])
+  })
+
+  test('a role that depends on a word of the content', () => {
+    const full = find(
+      'home',
+      'mark',
+      ({ content }) => (content as { tone: string }).tone === 'danger',
+    )
+    const trace = traceFacet(spot('this-month'), full, facet(full, 'text'), 'rest')
+    expect(trace.chain.at(-1)).toMatchObject({ at: 'theme', role: 'danger' })
+  })
+})
+
+describe('a blending header', () => {
+  test('takes the theme of the section under it, page by page', () => {
+    expect(spot('header').theme.id).toBe('on-paper')
+    expect(spot('header', 'workshops' as PageId).theme.id).toBe('on-brand')
+    expect(spot('header', 'about' as PageId).theme.id).toBe('on-ink')
+  })
+
+  test('takes its own fill too', () => {
+    const page = docs.pages[home]!
+    const opening = page.body.sections['opening' as keyof typeof page.body.sections]!
+    const colors = { fill: { rest: { value: '#abcdef' } } }
+    const body = {
+      ...page.body,
+      sections: { ...page.body.sections, opening: { ...opening, colors } },
+    }
+    const site = { ...docs, pages: { [home]: { ...page, body } } }
+    expect(spot('header', home, site).ownFill).toEqual({ value: '#abcdef' })
+  })
+})
+
+describe('what lies under a colour', () => {
+  test('the card it stands in, not the section', () => {
+    const heading = find(
+      'home',
+      'heading',
+      ({ content }) => (content as { text: string }).text === 'Coptic sewing',
+    )
+    const where = spot('this-month')
+    expect(parentsOf(where, heading.id).map(({ kind }) => kind)).toEqual(['group', 'card'])
+    const trace = traceFacet(where, heading, facet(heading, 'text'), 'rest')
+    expect(groundsUnder(where, heading, trace).map(writeHex)).toEqual(['#f7f2e7'])
+    const reading = readingOf(where, heading, trace)!
+    expect(reading.ratio).toBeCloseTo(contrast(colorOf('#17211f')!, colorOf('#f7f2e7')!), 6)
+    expect(reading.needs).toBe(4.5)
+  })
+
+  test('the fill of the same button, for its label', () => {
+    const button = find('home', 'mainButton')
+    const trace = traceFacet(spot('opening'), button, facet(button, 'label'), 'hover')
+    const [ground] = groundsUnder(spot('opening'), button, trace)
+    const fill = traceFacet(spot('opening'), button, facet(button, 'fill'), 'hover')
+    expect(writeHex(ground!)).toBe(writeHex(fill.color!))
+  })
+
+  test('every stop of a gradient; the worst one counts', () => {
+    const heading = find('home', 'heading', ({ content }) =>
+      (content as { text: string }).text.startsWith('A letter'),
+    )
+    const where = spot('newsletter')
+    const trace = traceFacet(where, heading, facet(heading, 'text'), 'rest')
+    const grounds = groundsUnder(where, heading, trace)
+    expect(grounds).toHaveLength(2)
+    const ratios = grounds.map((ground) => contrast(trace.color!, ground))
+    expect(readingOf(where, heading, trace)!.ratio).toBe(Math.min(...ratios))
+  })
+
+  test('what can be seen through lets the section show', () => {
+    const quiet = find('home', 'quietButton')
+    const trace = traceFacet(spot('opening'), quiet, facet(quiet, 'label'), 'rest')
+    expect(groundsUnder(spot('opening'), quiet, trace).map(writeHex)).toEqual(['#f7f2e7'])
+  })
+
+  test('fills have no reading of their own', () => {
+    const button = find('home', 'mainButton')
+    expect(
+      readingOf(
+        spot('opening'),
+        button,
+        traceFacet(spot('opening'), button, facet(button, 'fill'), 'rest'),
+      ),
+    ).toBeUndefined()
+  })
+})
+
+test('an element that is nowhere has no parents', () => {
+  expect(parentsOf(spot('opening'), 'home-999' as ElementId)).toEqual([])
+})

@@ -1,0 +1,137 @@
+import { ternFrame } from '@demo/tern/frame'
+import { home } from '@demo/tern/home'
+import type { Edit } from '@/core/edit'
+import type { LoadedSite } from '@/core/payloads'
+import { summarize } from '@/core/uses'
+import { createEditor } from './store'
+
+const site: LoadedSite = {
+  id: 'tern',
+  name: 'Tern',
+  frame: ternFrame,
+  pages: [{ id: home.id, title: 'Home', path: 'index', summary: summarize(home.body) }],
+  revision: 4,
+  assets: {},
+  canUndo: false,
+  canRedo: false,
+}
+const setSlot = (slot: string, value: string) =>
+  ({ type: 'setSlot', slot, value }) as unknown as Edit
+const slotOf = (editor: ReturnType<typeof createEditor>, slot: string) =>
+  editor.store.getState().docs.frame.palette.slots[slot as never] as { value: string } | undefined
+
+type Answer = { status: number; body: unknown }
+type Server = (
+  path: string,
+  body: { base: number; edits: Array<{ clientId: string }> } | undefined,
+) => Answer
+
+/** A server of a few lines in place of `fetch`, with a record of what it heard. */
+function serve(server: Server): string[] {
+  const heard: string[] = []
+  globalThis.fetch = (async (path: string, init?: RequestInit) => {
+    heard.push(path.replace('/api/sites/tern', ''))
+    const { status, body } = server(path, init?.body ? JSON.parse(init.body as string) : undefined)
+    if (status === 0) throw new TypeError('network')
+    return new Response(JSON.stringify(body), { status })
+  }) as typeof fetch
+  return heard
+}
+const settle = async () => {
+  for (let i = 0; i < 60; i += 1) await Promise.resolve()
+  await new Promise((resolve) => setTimeout(resolve, 5))
+}
+const saved = (revision: number) => ({
+  status: 200,
+  body: { revision, canUndo: true, canRedo: false },
+})
+
+test('an edit shows at once and is stored behind', async () => {
+  const heard = serve((_path, body) => saved(body!.base + body!.edits.length))
+  const editor = createEditor(site, home)
+  expect(editor.dispatch(setSlot('brand', '#123456'))).toBeUndefined()
+  expect(slotOf(editor, 'brand')!.value).toBe('#123456')
+  await settle()
+  expect(editor.store.getState()).toMatchObject({
+    revision: 5,
+    saveState: 'saved',
+    pending: [],
+    canUndo: true,
+  })
+  expect(heard).toEqual(['/edits'])
+})
+
+test('an edit that cannot be done is told and not sent', async () => {
+  const heard = serve(() => saved(5))
+  const editor = createEditor(site, home)
+  expect(editor.dispatch(setSlot('nowhere', '#123456'))).toBe('slot-gone')
+  await settle()
+  expect(heard).toEqual([])
+})
+
+test('an edit that changes nothing is not sent', async () => {
+  const heard = serve(() => saved(5))
+  createEditor(site, home).dispatch(
+    setSlot('brand', ternFrame.palette.slots['brand' as never]!['value']!),
+  )
+  await settle()
+  expect(heard).toEqual([])
+})
+
+test('with an old base: loads, replays what fits, and tells what does not', async () => {
+  const { spark: _gone, ...slots } = ternFrame.palette.slots as Record<string, unknown>
+  const order = ternFrame.palette.order.filter((id) => id !== 'spark')
+  const frame = { ...ternFrame, palette: { order, slots } } as unknown as LoadedSite['frame']
+  serve((path, body) => {
+    if (path.endsWith('/edits')) {
+      return body!.base === 9
+        ? saved(10)
+        : { status: 409, body: { problem: { code: 'stale', revision: 9 } } }
+    }
+    if (path.includes('/pages/')) return { status: 200, body: { page: home, revision: 9 } }
+    return { status: 200, body: { ...site, frame, revision: 9 } }
+  })
+  const editor = createEditor(site, home)
+  editor.dispatch(setSlot('brand', '#123456'))
+  editor.dispatch(setSlot('spark', '#abcdef'))
+  await settle()
+  const state = editor.store.getState()
+  expect(slotOf(editor, 'brand')!.value).toBe('#123456')
+  expect(slotOf(editor, 'spark')).toBeUndefined()
+  expect(state.lost).toEqual([{ told: expect.stringContaining('#abcdef'), problem: 'slot-gone' }])
+  expect(state).toMatchObject({ revision: 10, saveState: 'saved' })
+})
+
+test('while the server is away, changes wait and are sent again', async () => {
+  let away = true
+  serve((_path, body) =>
+    away ? { status: 0, body: null } : saved(body!.base + body!.edits.length),
+  )
+  const editor = createEditor(site, home)
+  editor.dispatch(setSlot('brand', '#123456'))
+  await settle()
+  expect(editor.store.getState()).toMatchObject({ saveState: 'waiting', revision: 4 })
+  expect(slotOf(editor, 'brand')!.value).toBe('#123456')
+  away = false
+  await editor.catchUp()
+  expect(editor.store.getState()).toMatchObject({ saveState: 'saved', revision: 5, pending: [] })
+})
+
+test('what the server refuses is taken back and told', async () => {
+  serve((path, body) => {
+    if (path.endsWith('/edits')) {
+      const { clientId } = body!.edits[0]!
+      return {
+        status: 422,
+        body: { problem: { code: 'edit-refused', problem: 'slot-gone', clientId } },
+      }
+    }
+    if (path.includes('/pages/')) return { status: 200, body: { page: home, revision: 4 } }
+    return { status: 200, body: site }
+  })
+  const editor = createEditor(site, home)
+  editor.dispatch(setSlot('brand', '#123456'))
+  await settle()
+  expect(slotOf(editor, 'brand')!.value).toBe('#1D5955')
+  expect(editor.store.getState()).toMatchObject({ lost: [{ problem: 'slot-gone' }], pending: [] })
+})
