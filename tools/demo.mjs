@@ -48,6 +48,12 @@ export async function run({ name, options }) {
   if (unknown) throw new Failure(`unknown option ${unknown}`, 'use --fresh or --port N')
   const firstPort = portOption(options)
   const own = !process.env.DATABASE_URL
+  if (!own && options.includes('--fresh')) {
+    throw new Failure(
+      '--fresh would empty the database that DATABASE_URL names, and does not',
+      'unset DATABASE_URL to use a database of the project, or name an empty one',
+    )
+  }
   await ensureDebian(own ? ['postgresql-15'] : [])
   await ensurePackages()
   ensureFonts()

@@ -1,6 +1,7 @@
 export { Button, IconButton } from './button'
 export { Dialog } from './dialog'
 export { Popover } from './popover'
+export { SearchField } from './search-field'
 export { Swatch } from './swatch'
 export { TextField } from './text-field'
 export { Toaster } from './toaster'

@@ -5,7 +5,7 @@ import { writeHex } from '@/core/color'
 import type { Inventory } from '@/core/payloads'
 import type { InventoryEntry } from '@/core/sweep'
 import { useEditorState } from '../editor'
-import { Swatch } from '../kit'
+import { SearchField, Swatch } from '../kit'
 import { counted } from '../words'
 import { entryName, matchingEntries } from './draft'
 
@@ -25,13 +25,12 @@ export function InventoryList({ inventory, chosen, onChoose }: InventoryListProp
   return (
     <div className="flex h-full flex-col">
       <div className="p-3 pb-2">
-        <input
-          type="search"
-          aria-label="Find a colour"
+        <SearchField
+          label="Find a colour"
           placeholder="Find #1c5a54, teal, rgb() …"
           value={search}
-          onChange={(event) => setSearch(event.target.value)}
-          className="h-8 w-full rounded-md border border-edge-strong/60 bg-raised px-2.5"
+          onChange={setSearch}
+          className="w-full"
         />
         <p className="mt-2 text-xs font-semibold text-soft">
           {counted(entries.length, 'colour')}, {counted(uses, 'use')},{' '}

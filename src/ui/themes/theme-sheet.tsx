@@ -5,7 +5,7 @@ import { failingRoles } from '@/core/resolve'
 import { themesInOrder, type ThemeId } from '@/core/site'
 import { roleGroups, roleName, type RoleId } from '@/core/theme'
 import { useEditor, useEditorState } from '../editor'
-import { Button } from '../kit'
+import { Button, SearchField } from '../kit'
 import { SheetCell } from './sheet-cell'
 import { SheetPanel } from './sheet-panel'
 
@@ -75,14 +75,7 @@ export function ThemeSheet() {
     <div className="grid h-full grid-cols-[minmax(0,1fr)_300px]">
       <div className="flex min-h-0 flex-col">
         <div className="flex items-center gap-2 px-4 py-3">
-          <input
-            type="search"
-            aria-label="Find a role"
-            placeholder="Find a role"
-            value={search}
-            onChange={(event) => setSearch(event.target.value)}
-            className="h-8 w-48 rounded-md border border-edge-strong/60 bg-raised px-2.5"
-          />
+          <SearchField label="Find a role" value={search} onChange={setSearch} className="w-48" />
           <Button aria-pressed={onlyFailing} onClick={() => setOnlyFailing(!onlyFailing)}>
             Only what fails, <span className="code">{failing.size}</span>
           </Button>
