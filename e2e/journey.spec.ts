@@ -37,6 +37,9 @@ test('one slot and one theme change; everything follows, survives a reload, and 
     .getByRole('button', { name: /Dates and prices/ })
     .click()
   await page.getByRole('radio', { name: 'On Ink' }).click()
+  await expect(page.getByTestId('trace').locator('[data-link=counts]')).toContainText(
+    'Theme On Ink, role ground',
+  )
   expect(await computedOnStage(page, '[data-section="dates"]', 'background-color')).toBe(
     'rgb(23, 33, 31)',
   )

@@ -57,6 +57,8 @@ function Traced({ spot, selection, element }: TracedProps) {
   const editor = useEditor()
   const [state, setState] = useState<State>('rest')
   const stage = useStore(stageStore, (held) => held.stage)
+  // What the stage computes is asked again after each drawing; before it, the stage holds the old page.
+  useStore(stageStore, (held) => held.drawing)
   const facets = facetsOf(element)
   const facet = facets.find(({ key }) => key === selection.facet) ?? facets[0]
   const kind = element ? kindOf(element.kind) : undefined
