@@ -63,7 +63,7 @@ function ours(count: number): Drag {
   const shades = [...(shadesInUse(docs.frame, pages).get(slot)?.values() ?? [])]
   const held = docs.frame.palette.slots[slot]!
   const steps = values.map((value) =>
-    slotProperties({ order: [slot], slots: { [slot]: { ...held, value } } }, slot, shades),
+    slotProperties({ slots: { [slot]: { ...held, value } } }, slot, shades),
   )
   return { html, steps }
 }

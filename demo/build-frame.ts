@@ -1,3 +1,4 @@
+import { usualShadeScale } from '@/core/site'
 import type { RoleId } from '@/core/theme'
 
 /** Palette and themes of a demo site in short form; the frame's schema checks the result. */
@@ -31,6 +32,8 @@ export function palette(
 ) {
   return {
     order: slots.map(([id]) => id),
+    shades: usualShadeScale,
+    original: slots.map(([id, name, value]) => ({ id, name, value })),
     slots: Object.fromEntries(
       slots.map(([id, name, value]) => [id, { id, name, value, was: was[id] ?? [] }]),
     ),

@@ -19,6 +19,7 @@ const asRoot = (program, args, options) =>
 const needs = {
   'postgresql-15': () => existsSync('/usr/lib/postgresql/15/bin/postgres'),
   chromium: () => existsSync('/usr/bin/chromium'),
+  'poppler-utils': () => existsSync('/usr/bin/pdftotext'),
 }
 
 /** Installs the Debian packages that are missing. A PostgreSQL cluster that is there is left alone, and none is made. */
@@ -44,6 +45,25 @@ export async function ensureDebian(packages) {
       env,
     })
   })
+}
+
+/** Lays the files of a Debian package below `.easel`, without installing it: test data only. */
+export async function unpackDebian(name, wanted) {
+  const target = path.join(stateFolder, 'debian', name)
+  const folder = path.join(target, wanted)
+  if (existsSync(folder)) return folder
+  const advice = 'check that Debian’s packages can be reached, then run this again'
+  await step(`Fetching ${name} from Debian, as test data`, async () => {
+    mkdirSync(target, { recursive: true })
+    const download = () => execute('apt-get', ['download', name], { cwd: target, advice })
+    await download().catch(async () => {
+      await asRoot('apt-get', ['update'], { advice })
+      await download()
+    })
+    const archive = readdirSync(target).find((file) => file.endsWith('.deb'))
+    await execute('dpkg-deb', ['-x', archive, '.'], { cwd: target, advice })
+  })
+  return folder
 }
 
 const digest = (text) => createHash('sha256').update(text).digest('hex')

@@ -1,6 +1,6 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import path from 'node:path'
-import { ensureBuild, ensureDebian, ensureFonts, ensurePackages } from './machine.mjs'
+import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, unpackDebian } from './machine.mjs'
 import { startPostgres } from './postgres.mjs'
 import { startServer } from './server.mjs'
 import { Failure, freePort, npx, stateFolder, step } from './steps.mjs'
@@ -24,12 +24,14 @@ const readJson = (file) => JSON.parse(readFileSync(file, 'utf8'))
 async function runJest(databaseUrl) {
   const report = path.join(stateFolder, 'jest.json')
   rmSync(report, { force: true })
+  const gpl = await unpackDebian('calligra-data', 'usr/share/calligra/palettes')
   try {
     await step('Unit and database tests', () =>
       npx('jest', ['--json', `--outputFile=${report}`, '--silent'], {
         env: {
           DATABASE_URL: databaseUrl,
           EASEL_FILES: path.join(stateFolder, 'test-files', 'jest'),
+          EASEL_GPL: gpl,
         },
       }),
     )
@@ -69,7 +71,7 @@ async function runBrowser(address, filter) {
 /** `./easel test [unit|browser] [names …]`; without a part, everything. */
 export async function run({ options }) {
   const [part, ...filter] = ['unit', 'browser'].includes(options[0]) ? options : [undefined]
-  await ensureDebian(['postgresql-15', 'chromium'])
+  await ensureDebian(['postgresql-15', 'chromium', 'poppler-utils'])
   await ensurePackages()
   ensureFonts()
   if (!part) {

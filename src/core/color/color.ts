@@ -38,6 +38,11 @@ export function toBytes(color: Color): Triple {
   return [byte(color.r), byte(color.g), byte(color.b)]
 }
 
+/** From 8-bit channels, integers 0…255. */
+export function fromBytes([r, g, b]: Triple, alpha = 1): Color {
+  return fromChannels([r / 255, g / 255, b / 255], alpha)
+}
+
 /** Two colours are alike when they paint the same 8-bit channels and the same alpha to 1/255. */
 export function sameColor(a: Color, b: Color): boolean {
   return colorKey(a) === colorKey(b)

@@ -1,6 +1,25 @@
-export { black, colorKey, inGamut, over, sameColor, toBytes, white, type Color } from './color'
+export {
+  black,
+  colorKey,
+  fromBytes,
+  inGamut,
+  over,
+  sameColor,
+  toBytes,
+  white,
+  type Color,
+} from './color'
+export { fromHsl, fromHwb, toHsl, toHwb, type Hsl } from './hsl'
+export { cssName } from './names'
 export { parseColor, colorOf, type ColorProblem, type Notation, type ParsedColor } from './parse'
-export { isOutOfGamut, writeColor, writeHex, writeLegacyRgb, type WritableNotation } from './write'
+export {
+  isOutOfGamut,
+  writeColor,
+  writeHex,
+  writeLegacyRgb,
+  writeShortHex,
+  type WritableNotation,
+} from './write'
 export { contrast, luminance, writeRatio } from './contrast'
 export { difference } from './difference'
 export { mapToGamut } from './gamut'

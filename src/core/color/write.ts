@@ -19,6 +19,12 @@ export function writeHex(color: Color): string {
   return color.alpha >= 1 ? hex : hex + hexPair(Math.round(color.alpha * 255))
 }
 
+/** `#rgb` or `#rgba` where each pair of digits repeats; undefined where the short form would be another colour. */
+export function writeShortHex(color: Color): string | undefined {
+  const long = writeHex(color)
+  return /^#(?:([\da-f])\1)+$/.test(long) ? `#${long.slice(1).replace(/(.)\1/g, '$1')}` : undefined
+}
+
 const withAlpha = (inside: string, alpha: number) =>
   alpha >= 1 ? inside : `${inside} / ${writeAlpha(alpha)}`
 

@@ -1,6 +1,14 @@
 import { z } from 'zod'
 import { setElementColor, setSectionColor, setStyleColor } from './color-edits'
-import { addSlot, noteSlot, orderSlots, renameSlot, setSlot } from './palette-edits'
+import {
+  addSlot,
+  groupSlot,
+  noteSlot,
+  orderSlots,
+  renameSlot,
+  setShades,
+  setSlot,
+} from './palette-edits'
 import { removeSlot } from './remove-slot-edit'
 import { restore } from './restore-edit'
 import { setBlend, setSectionTheme } from './section-edits'
@@ -17,6 +25,8 @@ const editKinds = {
   renameSlot,
   noteSlot,
   orderSlots,
+  groupSlot,
+  setShades,
   setSlots,
   keepStudy,
   dropStudy,

@@ -1,6 +1,15 @@
 import type { Draft } from 'immer'
 import { z } from 'zod'
-import { colorText, mostSlots, nameText, plainText, slotId, slotName, type Slot } from '../site'
+import {
+  colorText,
+  mostSlots,
+  nameText,
+  plainText,
+  shadeScaleSchema,
+  slotId,
+  slotName,
+  type Slot,
+} from '../site'
 import { defineEdit } from './edit'
 
 /** How many earlier values of a slot are remembered, for leftovers. */
@@ -108,4 +117,55 @@ export const orderSlots = defineEdit<z.infer<typeof orderSlotsCommand>>({
     if (order.join() !== palette.order.join()) palette.order = order
   },
   describe: () => 'Slots put in another order',
+})
+
+const groupSlotCommand = z.strictObject({
+  type: z.literal('groupSlot'),
+  slot: slotId,
+  /** Null takes the slot out of its group. */
+  group: nameText.nullable(),
+})
+
+export const groupSlot = defineEdit<z.infer<typeof groupSlotCommand>>({
+  type: 'groupSlot',
+  schema: groupSlotCommand,
+  pages: () => [],
+  apply(draft, { slot: id, group }) {
+    const slot = draft.frame.palette.slots[id]
+    if (!slot) return 'slot-gone'
+    if (group) slot.group = group
+    else delete slot.group
+  },
+  describe: ({ slot, group }, { frame }) =>
+    `${slotName(frame.palette, slot)} ${group ? `put into ${group}` : 'taken out of its group'}`,
+})
+
+const setShadesCommand = z.strictObject({
+  type: z.literal('setShades'),
+  /** Null means the whole palette. */
+  slot: slotId.nullable(),
+  /** Null lets a slot follow the palette again; for the palette itself it changes nothing. */
+  scale: shadeScaleSchema.nullable(),
+})
+
+/** Sets how many shades are offered, and how far apart. Shades that are in use stay what they are. */
+export const setShades = defineEdit<z.infer<typeof setShadesCommand>>({
+  type: 'setShades',
+  schema: setShadesCommand,
+  pages: () => [],
+  apply({ frame: { palette } }, { slot: id, scale }) {
+    if (id === null) {
+      if (scale) palette.shades = scale
+      return undefined
+    }
+    const slot = palette.slots[id]
+    if (!slot) return 'slot-gone'
+    if (scale) slot.shades = scale
+    else delete slot.shades
+  },
+  describe({ slot, scale }, { frame }) {
+    const whose = slot ? slotName(frame.palette, slot) : 'The palette'
+    if (!scale) return `${whose}: shades as the palette has them`
+    return `${whose}: ${scale.lighter} lighter and ${scale.darker} darker shades, ${scale.step} apart`
+  },
 })

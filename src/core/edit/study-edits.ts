@@ -1,5 +1,14 @@
 import { z } from 'zod'
-import { colorText, mostStudies, plainText, slotId, studySchema } from '../site'
+import {
+  candidateSchema,
+  colorText,
+  mostSlots,
+  mostStudies,
+  plainText,
+  slotId,
+  slotSchema,
+  studySchema,
+} from '../site'
 import { defineEdit } from './edit'
 import { takeValue } from './palette-edits'
 
@@ -36,23 +45,36 @@ const setSlotsCommand = z.strictObject({
   type: z.literal('setSlots'),
   told: plainText(120),
   values: z
-    .array(z.strictObject({ slot: slotId, value: colorText }))
-    .min(1)
-    .max(64),
+    .array(candidateSchema.extend({ slot: slotId, value: colorText.nullable() }))
+    .max(mostSlots),
+  /** Slots that are new, at the end of the order. */
+  add: z
+    .array(slotSchema.omit({ was: true, shades: true }))
+    .max(mostSlots)
+    .optional(),
 })
 
-/** Gives many slots their colours at once: what applying a study is. */
+/** Gives many slots their colours at once, and adds those that are missing: what applying a study is. */
 export const setSlots = defineEdit<z.infer<typeof setSlotsCommand>>({
   type: 'setSlots',
   schema: setSlotsCommand,
   pages: () => [],
-  apply({ frame }, { values }) {
-    for (const { slot: id, value } of values) {
-      const slot = frame.palette.slots[id]
+  apply({ frame: { palette } }, { values, add = [] }) {
+    for (const { slot: id, value, ...details } of values) {
+      const slot = palette.slots[id]
       if (!slot) return 'slot-gone'
       takeValue(slot, value)
+      Object.assign(slot, details)
+    }
+    for (const slot of add) {
+      if (palette.slots[slot.id]) return 'slot-taken'
+      if (palette.order.length >= mostSlots) return 'slots-full'
+      palette.slots[slot.id] = { ...slot, was: [] }
+      palette.order = [...palette.order, slot.id]
     }
   },
-  describe: ({ told, values }) =>
-    `${told}: ${values.length} ${values.length === 1 ? 'slot' : 'slots'}`,
+  describe({ told, values, add = [] }) {
+    const count = values.length + add.length
+    return `${told}: ${count} ${count === 1 ? 'slot' : 'slots'}`
+  },
 })

@@ -4,7 +4,8 @@ import type { SlotId } from '../site'
 import { assignColors } from './assign'
 import { harmonies, harmonyPalette, type HarmonyId } from './harmony'
 import { isInOrder, orderByLuminance } from './order'
-import { mostCandidates, readList } from './read-list'
+import { mostCandidates } from '../site'
+import { readList } from './read-list'
 import { reshuffle } from './reshuffle'
 
 const of = (text: string) => colorOf(text)!

@@ -1,13 +1,5 @@
 import { colorKey, colorOf, writeHex } from '../color'
-
-/** A colour found in a text, with the name that stood beside it. */
-export interface Candidate {
-  readonly value: string
-  readonly name?: string
-}
-
-/** Most candidates that are taken from one text. */
-export const mostCandidates = 256
+import { mostCandidates, type Candidate } from '../site'
 
 const FUNCTION = /\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]{3,80}\)/.source
 const HEX = /#[\da-fA-F]{3,8}(?![\da-zA-Z_-])/.source

@@ -1,12 +1,11 @@
 import { writeHex, type Shade } from '../color'
-import { decisionColor, paintDecisions } from '../resolve'
+import { decisionColor, paintDecisions, type Slots } from '../resolve'
 import {
   isBound,
   slotsInOrder,
   type Body,
   type FacetColors,
   type Frame,
-  type Palette,
   type Page,
   type SlotId,
 } from '../site'
@@ -46,7 +45,7 @@ export function shadesInUse(frame: Frame, pages: readonly Page[]): ShadesBySlot 
 
 /** The custom properties of one slot and its shades: all that changes while a slot is dragged. */
 export function slotProperties(
-  palette: Palette,
+  palette: Slots,
   slot: SlotId,
   shades: Iterable<Shade> = [],
 ): Array<[property: string, value: string]> {

@@ -1,18 +1,21 @@
 import { applyShade, colorOf, type Color } from '../color'
 import { isBound, isColor, type ColorDecision, type Paint, type Palette } from '../site'
 
+/** The part of a palette that colours come from. */
+export type Slots = Pick<Palette, 'slots'>
+
 /** What an empty slot paints: nothing. */
 const nothing: Color = { r: 0, g: 0, b: 0, alpha: 0 }
 
 /** The colour a slot holds, within sRGB; nothing where it is empty or missing. */
-export function slotColor(palette: Palette, id: string): Color {
+export function slotColor(palette: Slots, id: string): Color {
   const value = palette.slots[id as keyof typeof palette.slots]?.value
   const color = value ? colorOf(value) : undefined
   return color ? applyShade(color, undefined) : nothing
 }
 
 /** The colour that a decision comes to, within sRGB. */
-export function decisionColor(palette: Palette, decision: ColorDecision): Color {
+export function decisionColor(palette: Slots, decision: ColorDecision): Color {
   if (isBound(decision)) {
     const value = palette.slots[decision.slot]?.value
     const color = value ? colorOf(value) : undefined
@@ -23,7 +26,7 @@ export function decisionColor(palette: Palette, decision: ColorDecision): Color 
 }
 
 /** Every colour that a paint can show: one for a plain colour, the stops of a gradient. */
-export function paintColors(palette: Palette, paint: Paint): Color[] {
+export function paintColors(palette: Slots, paint: Paint): Color[] {
   return paintDecisions(paint).map((decision) => decisionColor(palette, decision))
 }
 

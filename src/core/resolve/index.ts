@@ -1,4 +1,4 @@
-export { decisionColor, paintColors, paintDecisions, slotColor } from './decision'
+export { decisionColor, paintColors, paintDecisions, slotColor, type Slots } from './decision'
 export { groundsUnder, readingOf, type Reading } from './grounds'
 export { failingRoles, seenRole, themeReading, type ThemeReading } from './theme-reading'
 export { parentsOf, spotsOnPage, type Spot } from './spot'

@@ -11,7 +11,7 @@ import { themesSchema } from './theme'
 export const mostCustomCss = 200_000
 
 /** The shape of a document that is written today; see `upgrade`. */
-export const schemaVersion = 2
+export const schemaVersion = 3
 
 /** A shared style of elements; a variant inherits from `parent` all it does not set. */
 export const elementStyleSchema = z.strictObject({

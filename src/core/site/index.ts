@@ -17,13 +17,20 @@ export {
 } from './paint'
 export { type SiteElement } from './element'
 export {
+  mostExtensions,
   mostSlots,
   nameText,
   paletteSchema,
   plainText,
   slotName,
+  slotSchema,
+  scaleSteps,
+  shadeScaleOf,
+  shadeScaleSchema,
   slotsInOrder,
+  usualShadeScale,
   type Palette,
+  type ShadeScale,
   type Slot,
 } from './palette'
 export { themeSchema, themesInOrder, type Theme, type Themes } from './theme'
@@ -45,6 +52,13 @@ export {
   type TypeSettings,
 } from './frame'
 export { pageSchema, type Page } from './page'
-export { mostStudies, studySchema, type Study } from './study'
+export {
+  candidateSchema,
+  mostCandidates,
+  mostStudies,
+  studySchema,
+  type Candidate,
+  type Study,
+} from './study'
 export { bodyOf, canonicalJson, type Asset, type Assets, type SiteDocs } from './docs'
 export { DocumentUnreadable, readFrame, readPage } from './upgrade'

@@ -17,6 +17,20 @@ export const nameText = plainText(60)
   .transform((text) => text.replace(/\s+/g, ' ').trim())
   .pipe(z.string().min(1))
 
+/** How a slot fans out: so many tints and shades, `step` points of OKLCH lightness (0…100) apart. */
+export const shadeScaleSchema = z.strictObject({
+  lighter: z.number().int().min(0).max(6),
+  darker: z.number().int().min(0).max(6),
+  step: z.number().int().min(1).max(25),
+})
+
+export type ShadeScale = z.infer<typeof shadeScaleSchema>
+
+export const usualShadeScale: ShadeScale = { lighter: 2, darker: 2, step: 8 }
+
+/** Longest `$extensions` of a design token that a slot keeps, as JSON, in UTF-16 units. */
+export const mostExtensions = 4000
+
 /** A named place for one colour. `value` is null while the slot is empty; `was` keeps what it held before, newest last. */
 export const slotSchema = z.strictObject({
   id: slotId,
@@ -25,6 +39,15 @@ export const slotSchema = z.strictObject({
   was: z.array(colorText).max(40),
   /** What the slot is for, in the person's words. */
   note: plainText(200).optional(),
+  /** Slots of one group stand together in the tray. */
+  group: nameText.optional(),
+  /** Where it differs from the palette's. */
+  shades: shadeScaleSchema.optional(),
+  /** What a design-token file said of it for other tools (`$extensions`); kept and written back. */
+  extensions: z
+    .record(z.string(), z.json())
+    .refine((value) => JSON.stringify(value).length <= mostExtensions, 'is too long')
+    .optional(),
 })
 
 export const mostSlots = 64
@@ -32,6 +55,11 @@ export const mostSlots = 64
 export const paletteSchema = z.strictObject({
   order: z.array(slotId).max(mostSlots),
   slots: z.record(slotId, slotSchema),
+  shades: shadeScaleSchema,
+  /** The slots as the design came, to return to. */
+  original: z
+    .array(z.strictObject({ id: slotId, name: nameText, value: colorText.nullable() }))
+    .max(mostSlots),
 })
 
 export type Slot = z.infer<typeof slotSchema>
@@ -39,6 +67,16 @@ export type Palette = z.infer<typeof paletteSchema>
 
 export function slotsInOrder(palette: Palette): Slot[] {
   return palette.order.flatMap((id) => palette.slots[id] ?? [])
+}
+
+/** The shade scale that holds for a slot: its own, or the palette's. */
+export function shadeScaleOf(palette: Palette, id: SlotId): ShadeScale {
+  return palette.slots[id]?.shades ?? palette.shades
+}
+
+/** Offsets of lightness of a scale, lightest first, with 0 for the slot itself. */
+export function scaleSteps({ lighter, darker, step }: ShadeScale): number[] {
+  return Array.from({ length: lighter + darker + 1 }, (_, i) => (lighter - i) * step)
 }
 
 export function slotName(palette: Palette, id: SlotId): string {

@@ -3,7 +3,8 @@ import { DocumentUnreadable, readFrame, readPage } from './upgrade'
 import { home } from '@demo/tern/home'
 
 test('a frame of the first schema gains its studies', () => {
-  const { studies: _none, ...old } = ternFrame
+  const { studies: _none, palette, ...rest } = ternFrame
+  const old = { ...rest, palette: { order: palette.order, slots: palette.slots } }
   expect(readFrame({ ...old, schema: 1 })).toEqual(ternFrame)
   expect(readPage({ ...home, schema: 1 })).toEqual(home)
 })
@@ -12,4 +13,11 @@ test('a document of a later version, or of none, is not guessed at', () => {
   expect(() => readFrame({ ...ternFrame, schema: 99 })).toThrow(DocumentUnreadable)
   expect(() => readFrame({})).toThrow(DocumentUnreadable)
   expect(() => readPage(null)).toThrow(DocumentUnreadable)
+})
+
+test('a frame of the second schema gains the usual shades and remembers its palette', () => {
+  const { shades: _scale, original: _first, ...palette } = ternFrame.palette
+  const read = readFrame({ ...ternFrame, schema: 2, palette })
+  expect(read.palette.shades).toEqual({ lighter: 2, darker: 2, step: 8 })
+  expect(read.palette.original.map(({ id }) => id)).toEqual(ternFrame.palette.order)
 })

@@ -1,16 +1,33 @@
 import { frameSchema, schemaVersion, type Frame } from './frame'
 import { pageSchema, type Page } from './page'
+import { usualShadeScale } from './palette'
 
 type Stored = { readonly schema?: unknown }
 type Step = (doc: Record<string, unknown>) => Record<string, unknown>
+
+interface StoredPalette {
+  readonly order: readonly string[]
+  readonly slots: Readonly<Record<string, { id: string; name: string; value: string | null }>>
+}
+
+function withScale(palette: StoredPalette) {
+  const original = palette.order.flatMap((id) => {
+    const slot = palette.slots[id]
+    return slot ? [{ id, name: slot.name, value: slot.value }] : []
+  })
+  return { ...palette, shades: usualShadeScale, original }
+}
 
 /** Steps from version n to n + 1, by n. A change of the document's shape adds its step here. */
 const frameSteps: Readonly<Record<number, Step>> = {
   // 2: studies are kept with the site.
   1: (frame) => ({ ...frame, studies: [] }),
+  // 3: slots fan out by a scale, and the palette remembers what the design came with.
+  2: (frame) => ({ ...frame, palette: withScale(frame.palette as StoredPalette) }),
 }
 const pageSteps: Readonly<Record<number, Step>> = {
   1: (page) => page,
+  2: (page) => page,
 }
 
 export class DocumentUnreadable extends Error {}

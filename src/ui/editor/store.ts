@@ -3,6 +3,7 @@ import { applyEdit, describeEdit, type Edit, type EditProblem } from '@/core/edi
 import type { LoadedSite, PageEntry, Problem, Result, Saved } from '@/core/payloads'
 import type {
   Assets,
+  Candidate,
   DocId,
   ElementId,
   Page,
@@ -12,7 +13,7 @@ import type {
   SlotId,
   ThemeId,
 } from '@/core/site'
-import type { Candidate, HarmonyId } from '@/core/palette'
+import type { HarmonyId } from '@/core/palette'
 import type { RoleId } from '@/core/theme'
 import type { FoundColor } from '@/workers/extract.worker'
 import { summarize } from '@/core/uses'

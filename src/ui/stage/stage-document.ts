@@ -103,7 +103,7 @@ export function slotPainter(stage: Document, docs: SiteDocs, pageId: PageId, slo
   const { style } = stage.documentElement
   return (value: string): void => {
     if (!held) return
-    const palette = { order: [slot], slots: { [slot]: { ...held, value } } }
+    const palette = { slots: { [slot]: { ...held, value } } }
     for (const [property, css] of slotProperties(palette, slot, shades)) {
       style.setProperty(property, css)
     }

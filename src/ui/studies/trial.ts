@@ -1,14 +1,7 @@
 import { colorOf, writeHex } from '@/core/color'
-import {
-  assignColors,
-  harmonyPalette,
-  readList,
-  reshuffle,
-  type Candidate,
-  type HarmonyId,
-} from '@/core/palette'
+import { assignColors, harmonyPalette, readList, reshuffle, type HarmonyId } from '@/core/palette'
 import { slotColor } from '@/core/resolve'
-import type { Palette, SlotId, Study } from '@/core/site'
+import type { Candidate, Palette, SlotId, Study } from '@/core/site'
 import type { FoundColor } from '@/workers/extract.worker'
 import type { Trial, TrialWay } from '../editor'
 

@@ -1,0 +1,7 @@
+export { brandSheet, namedColors, type BrandColor, type BrandSheet } from './brand-sheet'
+export { writeGpl, type NamedColor } from './gpl'
+export { writePlainText } from './plain-text'
+export { readPalette } from './read-palette'
+export type { PaletteFormat, ReadPalette, ReadProblem, ReadProblemCode } from './read-result'
+export { sheetSize, writeSwatchSheet } from './swatch-sheet'
+export { writeTokens, type TokenForm } from './tokens'
