@@ -95,3 +95,29 @@ describe('writing', () => {
     )
   })
 })
+
+/** CSS Color 4, the examples of §7 to §9, from memory. */
+describe('published values', () => {
+  test.each([
+    ['oklab(40.101% 0.1147 0.0453)', '#7d2329'],
+    ['oklab(59.686% 0.1009 0.1192)', '#c65d07'],
+    ['oklab(0.65125 -0.0320 0.1274)', '#9d9318'],
+    ['oklab(66.016% -0.1084 0.1114)', '#68a639'],
+    ['oklab(72.322% -0.0465 -0.1150)', '#62acef'],
+    ['oklch(40.101% 0.12332 21.555)', '#7d2329'],
+    ['oklch(59.686% 0.15619 49.7694)', '#c65d07'],
+    ['oklch(0.65125 0.13138 104.097)', '#9d9318'],
+    ['oklch(0.66016 0.15546 134.231)', '#68a639'],
+    ['oklch(72.322% 0.12403 247.996)', '#62acef'],
+    ['hwb(150 20% 10%)', '#33e68c'],
+    ['hsl(120deg 100% 25%)', '#008000'],
+    ['lab(29.2345% 39.3825 20.0664)', '#7d2329'],
+    ['lch(52.2345% 72.2 56.2)', '#c65d07'],
+  ])('%s is %s', (text, hex) => {
+    // The published numbers are rounded, so a channel may be one off.
+    const bytes = toBytes(colorOf(hex)!)
+    toBytes(colorOf(text)!).forEach((byte, i) =>
+      expect(Math.abs(byte - bytes[i]!)).toBeLessThanOrEqual(1),
+    )
+  })
+})

@@ -23,6 +23,14 @@ export {
 export { contrast, luminance, writeRatio } from './contrast'
 export { difference } from './difference'
 export { mapToGamut } from './gamut'
-export { applyShade, shadeSchema, shadeToken, tidyShade, writeShade, type Shade } from './shade'
+export {
+  applyShade,
+  shadeSchema,
+  shadesOf,
+  shadeToken,
+  tidyShade,
+  writeShade,
+  type Shade,
+} from './shade'
 export { fromOklch, toOklch, type Oklch } from './oklch'
-export { fromOklab, toOklab } from './oklab'
+export { fromOklab, toOklab, type Oklab } from './oklab'

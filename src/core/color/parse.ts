@@ -1,7 +1,7 @@
 import { color as readColor, ColorNotation, SyntaxFlag } from '@csstools/css-color-parser'
 import { parseComponentValue } from '@csstools/css-parser-algorithms'
 import { tokenize } from '@csstools/css-tokenizer'
-import { channels, clamp, fromChannels, type Color, type Triple } from './color'
+import { channels, clamp, fromBytes, fromChannels, type Color, type Triple } from './color'
 import { fromHsl, fromHwb } from './hsl'
 import { labToSrgb } from './lab'
 import { multiply } from './matrix'
@@ -50,6 +50,8 @@ function readText(text: string): ParsedColor {
   if (text === '') return { ok: false, problem: 'empty' }
   if (text.length > LONGEST) return { ok: false, problem: 'too-long' }
   const css = isBareHex(text) ? `#${text}` : text
+  const hex = readHex(css)
+  if (hex) return { ok: true, color: hex, notation: 'hex' }
   const value = parseComponentValue(tokenize({ css }))
   const data = value && readColor(value)
   if (!data || data.syntaxFlags.has(SyntaxFlag.Experimental) || typeof data.alpha !== 'number') {
@@ -66,6 +68,13 @@ function readText(text: string): ParsedColor {
 
 function isBareHex(text: string): boolean {
   return /^(?:[\da-f]{3,4}|[\da-f]{6}|[\da-f]{8})$/i.test(text)
+}
+
+/** Hex is what is written most: read without the tokenizer. */
+function readHex(css: string): Color | undefined {
+  if (!/^#(?:[\da-f]{6}|[\da-f]{8})$/i.test(css)) return undefined
+  const byte = (at: number) => Number.parseInt(css.slice(at, at + 2), 16)
+  return fromBytes([byte(1), byte(3), byte(5)], css.length === 9 ? byte(7) / 255 : 1)
 }
 
 function problemOf(css: string): ColorProblem {

@@ -24,18 +24,26 @@ export function tidyShade(shade: Shade | undefined): Shade | undefined {
   return entries.length ? (Object.fromEntries(entries) as Shade) : undefined
 }
 
+/** For many shades of one colour: a function that gives it shifted by a shade's offsets, within the sRGB gamut. */
+export function shadesOf(color: Color): (shade: Shade | undefined) => Color {
+  const own = mapToGamut(color)
+  const { l, c, h, alpha } = toOklch(color)
+  return (shade) => {
+    if (!shade) return own
+    return mapToGamut(
+      fromOklch({
+        l: clamp(l + (shade.lightness ?? 0) / 100, 0, 1),
+        c: c * (1 + (shade.saturation ?? 0) / 100),
+        h: turn(h + (shade.hue ?? 0)),
+        alpha: clamp(alpha + (shade.alpha ?? 0) / 100, 0, 1),
+      }),
+    )
+  }
+}
+
 /** The slot's colour shifted by the shade's offsets, within the sRGB gamut. */
 export function applyShade(color: Color, shade: Shade | undefined): Color {
-  if (!shade) return mapToGamut(color)
-  const { l, c, h, alpha } = toOklch(color)
-  return mapToGamut(
-    fromOklch({
-      l: clamp(l + (shade.lightness ?? 0) / 100, 0, 1),
-      c: c * (1 + (shade.saturation ?? 0) / 100),
-      h: turn(h + (shade.hue ?? 0)),
-      alpha: clamp(alpha + (shade.alpha ?? 0) / 100, 0, 1),
-    }),
-  )
+  return shade ? shadesOf(color)(shade) : mapToGamut(color)
 }
 
 /** The offsets in their order, with the sign that marks each for people. */

@@ -1,6 +1,19 @@
 export { assignColors } from './assign'
 export { extractColors, type Extracted, type Pixels } from './extract'
+export { paletteFaults, type PaletteFault } from './faults'
 export { harmonies, harmonyPalette, type HarmonyId } from './harmony'
+export { colorNamer, type NameList } from './names'
 export { isInOrder, orderByLuminance, type HeldColor } from './order'
 export { readList } from './read-list'
+export {
+  findReadyMade,
+  hueFamilies,
+  hueFamilyOf,
+  moods,
+  readyMade,
+  type HueFamily,
+  type Mood,
+  type ReadyMade,
+} from './ready-made'
 export { reshuffle, seededRandom } from './reshuffle'
+export { fanOf, greyed, sameHue, stepDecision, stepShade } from './shades'

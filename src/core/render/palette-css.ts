@@ -1,5 +1,5 @@
 import { writeHex, type Shade } from '../color'
-import { decisionColor, paintDecisions, type Slots } from '../resolve'
+import { paintDecisions, slotShades, type Slots } from '../resolve'
 import {
   isBound,
   slotsInOrder,
@@ -49,9 +49,10 @@ export function slotProperties(
   slot: SlotId,
   shades: Iterable<Shade> = [],
 ): Array<[property: string, value: string]> {
+  const colorOfShade = slotShades(palette, slot)
   return [undefined, ...shades].map((shade) => [
     slotProperty(slot, shade),
-    writeHex(decisionColor(palette, shade ? { slot, shade } : { slot })),
+    writeHex(colorOfShade(shade)),
   ])
 }
 

@@ -1,4 +1,4 @@
-import { applyShade, colorOf, type Color } from '../color'
+import { applyShade, colorOf, shadesOf, type Color, type Shade } from '../color'
 import { isBound, isColor, type ColorDecision, type Paint, type Palette } from '../site'
 
 /** The part of a palette that colours come from. */
@@ -12,6 +12,13 @@ export function slotColor(palette: Slots, id: string): Color {
   const value = palette.slots[id as keyof typeof palette.slots]?.value
   const color = value ? colorOf(value) : undefined
   return color ? applyShade(color, undefined) : nothing
+}
+
+/** For many shades of one slot: a function that gives each, within sRGB; nothing where the slot is empty. */
+export function slotShades(palette: Slots, id: string): (shade: Shade | undefined) => Color {
+  const value = palette.slots[id as keyof typeof palette.slots]?.value
+  const color = value ? colorOf(value) : undefined
+  return color ? shadesOf(color) : () => nothing
 }
 
 /** The colour that a decision comes to, within sRGB. */

@@ -1,4 +1,11 @@
-export { decisionColor, paintColors, paintDecisions, slotColor, type Slots } from './decision'
+export {
+  decisionColor,
+  paintColors,
+  paintDecisions,
+  slotColor,
+  slotShades,
+  type Slots,
+} from './decision'
 export { groundsUnder, readingOf, type Reading } from './grounds'
 export { failingRoles, seenRole, themeReading, type ThemeReading } from './theme-reading'
 export { parentsOf, spotsOnPage, type Spot } from './spot'
