@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next'
 
 const config: NextConfig = {
-  serverExternalPackages: ['sequelize', 'pg'],
+  serverExternalPackages: ['sequelize', 'pg', 'pdfkit'],
   poweredByHeader: false,
   devIndicators: false,
 }

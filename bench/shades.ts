@@ -7,10 +7,8 @@ import { largePage } from './large-page'
 
 const [SLOTS, FRAMES, ROUNDS] = [64, 40, 5]
 
-type Values = Record<string, { id: string; name: string; was: never[]; value: string }>
-
 /** The palette in frame `n`: every slot another colour than in the frame before. */
-function paletteAt(n: number): { slots: Values } {
+function paletteAt(n: number) {
   const slots = Array.from({ length: SLOTS }, (_, i) => {
     const l = 0.12 + (0.84 * ((i + n) % SLOTS)) / SLOTS
     const value = writeHex(fromOklch({ l, c: 0.12, h: (i * 37 + n * 5) % 360, alpha: 1 }))

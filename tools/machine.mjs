@@ -87,6 +87,9 @@ export async function ensurePackages() {
 
 const siteFonts = ['bricolage-grotesque', 'figtree', 'fraunces', 'karla']
 
+/** The fonts that a swatch sheet carries inside it. */
+const sheetFonts = { 'sheet-words': 'hanken-grotesk', 'sheet-codes': 'jetbrains-mono' }
+
 /** Lays the fonts of the sites where stage and publishing take them from. */
 export function ensureFonts() {
   const target = path.join(root, 'public', 'fonts')
@@ -95,6 +98,11 @@ export function ensureFonts() {
     const file = `${name}-latin-wght-normal.woff2`
     const source = path.join(root, 'node_modules', '@fontsource-variable', name, 'files', file)
     if (!existsSync(path.join(target, file))) copyFileSync(source, path.join(target, file))
+  }
+  for (const [name, family] of Object.entries(sheetFonts)) {
+    const source = path.join(root, 'node_modules', '@fontsource-variable', family, 'files')
+    const file = path.join(source, `${family}-latin-wght-normal.woff2`)
+    copyFileSync(file, path.join(target, `${name}.woff2`))
   }
 }
 

@@ -8,10 +8,11 @@ import {
   type Inventory,
   type Result,
   type Saved,
+  type SlotUses,
 } from '@/core/payloads'
 import { isBound, type ColorDecision, type SiteDocs, type SlotId } from '@/core/site'
 import { chosenHits, planSweep, takeInventory, type Hit, type SweepRequest } from '@/core/sweep'
-import { usesInSite, type Use } from '@/core/uses'
+import { usesInSite, type PlaceId, type Use } from '@/core/uses'
 import type { Actor } from './actor'
 import { keepCheckpoint } from './checkpoints'
 import { changeSite, performEdit } from './edits'
@@ -32,6 +33,22 @@ export async function inventory(actor: Actor, siteId: string): Promise<Result<In
     uses: uses.length,
     bound: uses.filter(({ decision }) => isBound(decision)).length,
   })
+}
+
+/** How many uses a slot has, by place, over the whole site. */
+export async function slotUses(
+  actor: Actor,
+  siteId: string,
+  slot: string,
+): Promise<Result<SlotUses>> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok) return found
+  const docs = await loadDocs(found.value, 'all')
+  const places: Partial<Record<PlaceId, number>> = {}
+  for (const { place, decision } of allUses(docs)) {
+    if (isBound(decision) && decision.slot === slot) places[place] = (places[place] ?? 0) + 1
+  }
+  return done({ places })
 }
 
 function lineOf(

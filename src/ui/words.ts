@@ -1,5 +1,7 @@
 import type { ColorProblem } from '@/core/color'
 import type { EditProblem } from '@/core/edit'
+import type { ReadProblem } from '@/core/formats'
+import type { PaletteFault } from '@/core/palette'
 import type { Problem } from '@/core/payloads'
 import type { PlaceId } from '@/core/uses'
 
@@ -27,6 +29,28 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'text-changed': 'the text was changed in the meantime',
 }
 
+/** What could not be read of a palette file. */
+export function readProblemWords({ code, where }: ReadProblem): string {
+  switch (code) {
+    case 'bad-json':
+      return 'This begins like JSON and is none. Check for a missing brace or comma, or paste the colours alone.'
+    case 'broken-line':
+      return `Line ${where} is no entry: it wants three numbers from 0 to 255 and a name.`
+    case 'not-a-color':
+      return `${where} has a value that is no colour.`
+    case 'wrong-type':
+      return `${where} says it is a colour, but holds something else.`
+    case 'cyclic-alias':
+      return `${where} refers to itself in a circle; give it a colour of its own.`
+    case 'missing-alias':
+      return `${where} refers to something that is not in the file.`
+    case 'too-many':
+      return `The file holds ${Number(where).toLocaleString('en-GB')} colours; the first 256 are offered.`
+    case 'no-color':
+      return 'No colour was found in this text. A colour is #334d33, 334d33, rgb(51 77 51) or the like.'
+  }
+}
+
 export function problemWords(problem: Problem): string {
   switch (problem.code) {
     case 'stale':
@@ -47,6 +71,8 @@ export function problemWords(problem: Problem): string {
       return 'There is nothing to redo.'
     case 'nothing-to-sweep':
       return 'No use is ticked, so nothing was replaced.'
+    case 'nothing-to-copy':
+      return 'Every slot of this palette is empty, so there is nothing to carry over.'
     case 'not-published':
       return 'This site has not been published yet.'
     case 'too-large':
@@ -81,3 +107,14 @@ export const placeOrder: readonly PlaceId[] = [
 
 export const counted = (count: number, one: string, many = `${one}s`) =>
   `${count} ${count === 1 ? one : many}`
+
+/** What a palette lacks, for a line of hints. */
+export const paletteFaultWords: Readonly<Record<PaletteFault, string>> = {
+  'no-light': 'no near-white',
+  'no-dark': 'no near-black',
+  'no-accent': 'no accent',
+  'text-unread': 'the darkest does not read well on the lightest',
+  'accent-unread': 'the accent can hardly be seen',
+  'not-in-order': 'not in order from light to dark',
+  alike: 'two colours are nearly alike',
+}

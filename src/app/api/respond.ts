@@ -12,6 +12,7 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   'nothing-to-undo': 422,
   'nothing-to-redo': 422,
   'nothing-to-sweep': 422,
+  'nothing-to-copy': 422,
   'not-published': 404,
   'not-json': 400,
   'too-large': 413,
@@ -63,6 +64,27 @@ async function readText(request: Request): Promise<string | undefined> {
     chunks.push(chunk)
   }
   return Buffer.concat(chunks).toString('utf8')
+}
+
+/** Answers with a file to keep, or with why there is none. */
+export async function respondFile(
+  mediaType: string,
+  fileName: string,
+  work: () => Promise<Result<Uint8Array>>,
+): Promise<Response> {
+  let file: Uint8Array | undefined
+  const refusal = await respond(async () => {
+    const result = await work()
+    if (result.ok) file = result.value
+    return result.ok ? { ok: true, value: null } : result
+  })
+  if (!file) return refusal
+  return new Response(file as Uint8Array<ArrayBuffer>, {
+    headers: {
+      'content-type': mediaType,
+      'content-disposition': `attachment; filename="${fileName}"`,
+    },
+  })
 }
 
 function isForeign(request: Request): boolean {

@@ -122,7 +122,7 @@ export const orderSlots = defineEdit<z.infer<typeof orderSlotsCommand>>({
 const groupSlotCommand = z.strictObject({
   type: z.literal('groupSlot'),
   slot: slotId,
-  /** Null takes the slot out of its group. */
+  /** Null takes the slot out of its group; in one, it stands behind the group's last slot. */
   group: nameText.nullable(),
 })
 
@@ -131,10 +131,17 @@ export const groupSlot = defineEdit<z.infer<typeof groupSlotCommand>>({
   schema: groupSlotCommand,
   pages: () => [],
   apply(draft, { slot: id, group }) {
-    const slot = draft.frame.palette.slots[id]
+    const { palette } = draft.frame
+    const slot = palette.slots[id]
     if (!slot) return 'slot-gone'
-    if (group) slot.group = group
-    else delete slot.group
+    if (!group) {
+      delete slot.group
+      return undefined
+    }
+    slot.group = group
+    const others = palette.order.filter((each) => each !== id)
+    const last = others.findLastIndex((each) => palette.slots[each]?.group === group)
+    if (last >= 0) palette.order = others.toSpliced(last + 1, 0, id)
   },
   describe: ({ slot, group }, { frame }) =>
     `${slotName(frame.palette, slot)} ${group ? `put into ${group}` : 'taken out of its group'}`,

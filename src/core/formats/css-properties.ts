@@ -1,5 +1,7 @@
 import { colorOf, writeHex } from '../color'
-import { mostCandidates, nameText, type Candidate } from '../site'
+import { fanOf } from '../palette'
+import { slotProperties } from '../render'
+import { mostCandidates, nameText, slotsInOrder, type Candidate, type Palette } from '../site'
 import type { ReadPalette, ReadProblem } from './read-result'
 
 const PROPERTY = /--([\w-]+)\s*:\s*([^;{}]+?)\s*(?=[;}]|$)/g
@@ -52,4 +54,15 @@ export function readCssProperties(text: string): ReadPalette {
     colors.push({ value: writeHex(color), ...(name.success ? { name: name.data } : {}) })
   }
   return { format: 'css', colors, problems, total }
+}
+
+/** The slots and their shades as custom properties, named as a site's stylesheet names them. */
+export function writeCssProperties(palette: Palette): string {
+  const declarations = slotsInOrder(palette).flatMap(({ id, name, value }) => {
+    if (value === null) return []
+    const shades = fanOf(palette, id).flatMap((each) => ('shade' in each && each.shade) || [])
+    const lines = slotProperties(palette, id, shades).map(([key, css]) => `  ${key}: ${css};`)
+    return [`  /* ${name.replaceAll('*/', '* /')} */`, ...lines]
+  })
+  return `:root {\n${declarations.join('\n')}\n}\n`
 }

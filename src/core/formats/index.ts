@@ -1,4 +1,5 @@
 export { brandSheet, namedColors, type BrandColor, type BrandSheet } from './brand-sheet'
+export { writeCssProperties } from './css-properties'
 export { writeGpl, type NamedColor } from './gpl'
 export { writePlainText } from './plain-text'
 export { readPalette } from './read-palette'

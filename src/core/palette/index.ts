@@ -1,4 +1,5 @@
 export { assignColors } from './assign'
+export { castColors, type Cast } from './cast'
 export { extractColors, type Extracted, type Pixels } from './extract'
 export { paletteFaults, type PaletteFault } from './faults'
 export { harmonies, harmonyPalette, type HarmonyId } from './harmony'

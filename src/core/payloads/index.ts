@@ -3,9 +3,12 @@ export { done, refused, type Problem, type Result } from './problem'
 export {
   applySweepRequest,
   checkpointRequest,
+  copyPaletteRequest,
   dryRunRequest,
   removeSlotRequest,
   returnRequest,
+  revokeRequest,
   saveRequest,
+  shareRequest,
   stepRequest,
 } from './requests'

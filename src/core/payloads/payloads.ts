@@ -1,6 +1,6 @@
 import type { Asset, Frame, Page, PageId } from '../site'
 import type { InventoryEntry } from '../sweep'
-import type { Summary, Use } from '../uses'
+import type { PlaceId, Summary, Use } from '../uses'
 
 /** What server and interface tell each other. Times are ISO 8601 texts. */
 export interface PageEntry {
@@ -87,4 +87,30 @@ export interface Publication {
   readonly revision: number
   readonly files: number
   readonly at: string
+}
+
+/** Uses of one slot by place. */
+export interface SlotUses {
+  readonly places: Readonly<Partial<Record<PlaceId, number>>>
+}
+
+/** A palette as a link shows it; colours in hex. */
+export interface SharedPalette {
+  readonly title: string
+  readonly colors: ReadonlyArray<{
+    readonly name: string
+    readonly value: string
+    readonly note?: string
+  }>
+}
+
+export interface ShareEntry extends SharedPalette {
+  readonly id: string
+  readonly at: string
+}
+
+/** A site by name, where nothing else of it is wanted. */
+export interface SiteName {
+  readonly id: string
+  readonly name: string
 }

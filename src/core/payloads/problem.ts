@@ -9,6 +9,7 @@ export type Problem =
   | { readonly code: 'nothing-to-undo' }
   | { readonly code: 'nothing-to-redo' }
   | { readonly code: 'nothing-to-sweep' }
+  | { readonly code: 'nothing-to-copy' }
   | { readonly code: 'not-published' }
   /** The request itself was at fault; `where` names the first part that was. */
   | { readonly code: 'not-json' }

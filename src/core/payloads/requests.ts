@@ -19,3 +19,6 @@ export const returnRequest = z.strictObject({ base: revision, checkpoint: z.uuid
 export const removeSlotRequest = z.strictObject({ base: revision, slot: slotId, to: colorDecision })
 export const dryRunRequest = z.strictObject({ sweep: sweepRequest })
 export const applySweepRequest = z.strictObject({ base: revision, sweep: sweepRequest })
+export const shareRequest = z.strictObject({ base: revision })
+export const revokeRequest = z.strictObject({ share: z.string().max(80) })
+export const copyPaletteRequest = z.strictObject({ to: z.string().max(80) })

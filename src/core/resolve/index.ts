@@ -8,5 +8,6 @@ export {
 } from './decision'
 export { groundsUnder, readingOf, type Reading } from './grounds'
 export { failingRoles, seenRole, themeReading, type ThemeReading } from './theme-reading'
+export { roleMeetings, slotMeetings, type Meeting } from './meetings'
 export { parentsOf, spotsOnPage, type Spot } from './spot'
 export { facetRole, facetsOf, styleChain, traceFacet, type Decider, type Trace } from './trace'

@@ -91,6 +91,15 @@ export class PublicationRow extends Row<PublicationRow> {
   declare createdAt: CreationOptional<Date>
 }
 
+export class ShareRow extends Row<ShareRow> {
+  declare id: string
+  declare siteId: string
+  declare title: string
+  declare palette: unknown
+  declare createdAt: CreationOptional<Date>
+  declare revokedAt: Date | null
+}
+
 const text = DataTypes.TEXT
 const whole = DataTypes.INTEGER
 const json = DataTypes.JSONB
@@ -159,6 +168,17 @@ function initialize(sequelize: Sequelize): void {
     { siteId: key(), revision: whole, storageKey: text, files: json, createdAt: created() },
     options('publications', true),
   )
+  ShareRow.init(
+    {
+      id: key(),
+      siteId: text,
+      title: text,
+      palette: json,
+      createdAt: created(),
+      revokedAt: DataTypes.DATE,
+    },
+    options('shares', true),
+  )
 }
 
 /** The models, bound to the open database; bound anew when the database was opened anew. */
@@ -177,5 +197,6 @@ export function models() {
     Checkpoint: CheckpointRow,
     Asset: AssetRow,
     Publication: PublicationRow,
+    Share: ShareRow,
   }
 }

@@ -2,6 +2,7 @@ import type { QueryInterface } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { database } from '../database/connection'
 import * as start from './001-start'
+import * as shares from './002-shares'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -9,7 +10,10 @@ interface Migration {
 }
 
 /** In order; a new one is a file beside this one and a line here. */
-const migrations: Readonly<Record<string, Migration>> = { '001-start': start }
+const migrations: Readonly<Record<string, Migration>> = {
+  '001-start': start,
+  '002-shares': shares,
+}
 
 function migrator() {
   const sequelize = database()

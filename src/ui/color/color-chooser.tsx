@@ -1,74 +1,135 @@
 'use client'
 
+import { Accordion } from 'radix-ui'
+import { ChevronRight } from 'lucide-react'
+import { useState, type ReactNode } from 'react'
 import { decisionWords } from '@/core/edit'
-import { canonicalJson, isBound, slotsInOrder, type ColorDecision, type SlotId } from '@/core/site'
+import { fanOf } from '@/core/palette'
+import { decisionColor } from '@/core/resolve'
+import {
+  canonicalJson,
+  isBound,
+  slotName,
+  slotsInOrder,
+  type ColorDecision,
+  type SlotId,
+} from '@/core/site'
 import { decisionHex, useEditorState } from '../editor'
-import { TextField } from '../kit'
-import { readColorText } from './read-color'
+import { ColorEditor } from './color-editor'
+import { Readings, type ReadsOn } from './readings'
+import { ShadeEditor } from './shade-editor'
+import { useResting } from './use-resting'
 
-/** Steps of lightness that are offered beside each slot, lightest first. */
-export const shadeSteps = [16, 8, 0, -8, -16] as const
-
-export function shadeOf(slot: SlotId, lightness: number): ColorDecision {
-  return lightness === 0 ? { slot } : { slot, shade: { lightness } }
-}
+/** Slots above which only the chosen one fans out. */
+const MANY = 14
 
 interface ColorChooserProps {
   readonly value?: ColorDecision
   readonly onChoose: (decision: ColorDecision) => void
   readonly label: string
+  readonly readsOn?: readonly ReadsOn[]
 }
 
-/** The palette and its shades, then any colour in any notation: the same wherever a colour is set. */
-export function ColorChooser({ value, onChoose, label }: ColorChooserProps) {
+/** The palette and its shades, then any shade, then any colour: the same wherever a colour is set. */
+export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChooserProps) {
   const docs = useEditorState((state) => state.docs)
   const { palette } = docs.frame
-  const chosen = value && canonicalJson(value)
-  const takeText = (typed: string) => {
-    const read = readColorText(typed)
-    if ('wrong' in read) return read.wrong
-    onChoose({ value: read.value })
-    return undefined
+  const [dragged, rest] = useResting(onChoose)
+  const shown = dragged ?? value
+  const chosen = shown && canonicalJson(shown)
+  const slots = slotsInOrder(palette)
+  const slotOf = shown && isBound(shown) ? shown.slot : undefined
+  const [fanned, setFanned] = useState<SlotId>()
+  const many = slots.length > MANY
+  const color = shown && decisionColor(palette, shown)
+
+  const cell = (decision: ColorDecision, isSlot: boolean, tall: boolean) => {
+    const words = decisionWords(decision, docs)
+    return (
+      <button
+        key={words}
+        type="button"
+        title={words}
+        aria-label={words}
+        aria-pressed={canonicalJson(decision) === chosen}
+        onFocus={() => isSlot && isBound(decision) && setFanned(decision.slot)}
+        onClick={() => onChoose(decision)}
+        className={`relative border border-black/15 ${tall ? 'h-7' : 'h-6'} min-w-6 flex-1 aria-pressed:outline-2 aria-pressed:-outline-offset-2 aria-pressed:outline-black aria-pressed:ring-2 aria-pressed:ring-white aria-pressed:ring-inset`}
+        style={{ background: decisionHex(palette, decision) }}
+      />
+    )
   }
+  const fanSlot = slotOf ?? fanned
   return (
-    <div>
+    <div className="grid gap-2">
       <div
         role="group"
         aria-label={label}
         className="grid gap-1"
-        style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(38px, 1fr))' }}
+        style={{
+          gridTemplateColumns: `repeat(auto-fill, minmax(${many ? 28 : 38}px, 1fr))`,
+        }}
       >
-        {slotsInOrder(palette).map((slot) => (
-          <div key={slot.id} className="flex flex-col overflow-hidden rounded">
-            {shadeSteps.map((step) => {
-              const decision = shadeOf(slot.id, step)
-              const words = decisionWords(decision, docs)
-              const pressed = canonicalJson(decision) === chosen
-              return (
-                <button
-                  key={step}
-                  type="button"
-                  title={words}
-                  aria-label={words}
-                  aria-pressed={pressed}
-                  onClick={() => onChoose(decision)}
-                  className={`relative border border-black/15 ${step === 0 ? 'h-7' : 'h-6'} aria-pressed:outline-2 aria-pressed:-outline-offset-2 aria-pressed:outline-black aria-pressed:ring-2 aria-pressed:ring-white aria-pressed:ring-inset`}
-                  style={{ background: decisionHex(palette, decision) }}
-                />
-              )
-            })}
+        {slots.map(({ id }) => (
+          <div key={id} className="flex flex-col overflow-hidden rounded">
+            {many
+              ? cell({ slot: id }, true, true)
+              : fanOf(palette, id).map((each) =>
+                  cell(each, !('shade' in each), !('shade' in each)),
+                )}
           </div>
         ))}
       </div>
-      <div className="mt-3">
-        <TextField
-          label="Any colour, in any notation"
-          value={value && !isBound(value) ? value.value : ''}
-          placeholder="#1d5955, teal, rgb(29 89 85) …"
-          mono
-          onCommit={takeText}
-        />
-      </div>
+      {many && fanSlot && palette.slots[fanSlot] && (
+        <div
+          className="flex overflow-hidden rounded"
+          role="group"
+          aria-label={`Shades of ${slotName(palette, fanSlot)}`}
+        >
+          {fanOf(palette, fanSlot).map((each) => cell(each, false, true))}
+        </div>
+      )}
+      {slots.length === 0 && <p className="text-soft">The palette has no slots yet.</p>}
+      <Accordion.Root
+        type="single"
+        collapsible
+        defaultValue={shown && !isBound(shown) ? 'loose' : undefined}
+      >
+        {shown && isBound(shown) && (
+          <Fold value="shade" title={`A shade of ${slotName(palette, shown.slot)}`}>
+            <ShadeEditor palette={palette} value={shown} onChoose={rest} />
+          </Fold>
+        )}
+        <Fold value="loose" title="A loose colour">
+          <ColorEditor
+            value={shown ? (isBound(shown) ? decisionHex(palette, shown) : shown.value) : ''}
+            onDrag={(text) => rest({ value: text })}
+            onCommit={(text) => onChoose({ value: text })}
+            readsOn={readsOn}
+          />
+        </Fold>
+      </Accordion.Root>
+      {shown && isBound(shown) && color && <Readings color={color} readsOn={readsOn} />}
     </div>
+  )
+}
+
+interface FoldProps {
+  readonly value: string
+  readonly title: string
+  readonly children: ReactNode
+}
+
+function Fold({ value, title, children }: FoldProps) {
+  return (
+    <Accordion.Item value={value} className="border-t border-edge">
+      <Accordion.Header>
+        <Accordion.Trigger className="group flex w-full items-center gap-1 py-1.5 text-left text-xs font-semibold hover:text-ink">
+          <ChevronRight size={14} className="group-data-[state=open]:rotate-90" aria-hidden />
+          {title}
+        </Accordion.Trigger>
+      </Accordion.Header>
+      <Accordion.Content className="pb-2">{children}</Accordion.Content>
+    </Accordion.Item>
   )
 }

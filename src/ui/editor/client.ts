@@ -10,6 +10,9 @@ import {
   type Publication,
   type Result,
   type Saved,
+  type ShareEntry,
+  type SiteName,
+  type SlotUses,
 } from '@/core/payloads'
 import type { ColorDecision, SlotId } from '@/core/site'
 import type { Edit } from '@/core/edit'
@@ -63,6 +66,13 @@ export function siteClient(site: string) {
       call<Saved & { changed: number }>(`${at}/sweep`, { base, sweep }),
     removeSlot: (base: number, slot: SlotId, to: ColorDecision) =>
       call<Saved>(`${at}/slots/remove`, { base, slot, to }),
+    slotUses: (slot: string) => call<SlotUses>(`${at}/slots/${encodeURIComponent(slot)}/uses`),
+    shares: () => call<ShareEntry[]>(`${at}/shares`),
+    share: (base: number) => call<ShareEntry>(`${at}/shares`, { base }),
+    revokeShare: (share: string) => call<null>(`${at}/shares/revoke`, { share }),
+    copyPalette: (to: string) => call<{ study: string }>(`${at}/palette/copy`, { to }),
+    otherSites: () => call<SiteName[]>(`${at}/palette/copy`),
+    brandSheetAddress: `/api/sites/${site}/palette/brand-sheet`,
     publication: () => call<Publication | null>(`${at}/publication`),
     publish: (base: number) => call<Publication>(`${at}/publication`, { base }),
     zipAddress: `/api/sites/${at}/publication/zip`,

@@ -7,6 +7,7 @@ export type {
   Editor,
   EditorState,
   LostEdit,
+  Middle,
   SaveState,
   Selection,
   SheetCells,

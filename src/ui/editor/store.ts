@@ -1,5 +1,6 @@
 import { createStore, type StoreApi } from 'zustand/vanilla'
 import { applyEdit, describeEdit, type Edit, type EditProblem } from '@/core/edit'
+import type { ReadProblem } from '@/core/formats'
 import type { LoadedSite, PageEntry, Problem, Result, Saved } from '@/core/payloads'
 import type {
   Assets,
@@ -13,7 +14,7 @@ import type {
   SlotId,
   ThemeId,
 } from '@/core/site'
-import type { HarmonyId } from '@/core/palette'
+import type { HarmonyId, HueFamily, Mood } from '@/core/palette'
 import type { RoleId } from '@/core/theme'
 import type { FoundColor } from '@/workers/extract.worker'
 import { summarize } from '@/core/uses'
@@ -30,7 +31,11 @@ export interface Selection {
 
 /** Where a trial comes from, with what that way in needs to go on. */
 export type TrialWay =
-  | { readonly way: 'list'; readonly text: string }
+  | {
+      readonly way: 'list'
+      readonly text: string
+      readonly problems: readonly ReadProblem[]
+    }
   | { readonly way: 'harmony'; readonly base: string; readonly harmony: HarmonyId }
   | {
       readonly way: 'reshuffle'
@@ -45,13 +50,28 @@ export type TrialWay =
       readonly count: number
     }
   | { readonly way: 'study'; readonly study: string }
+  | {
+      readonly way: 'ready'
+      readonly name?: string
+      readonly mood?: Mood
+      readonly hue?: HueFamily
+    }
+  | { readonly way: 'grey' }
+  | { readonly way: 'original' }
 
 export interface Trial {
   readonly from: TrialWay
   readonly colors: readonly Candidate[]
   /** For each slot in the palette's order, the index of its colour; −1 leaves the slot as it is. */
   readonly given: readonly number[]
+  /** Whether colours that no slot takes become new slots. */
+  readonly addRest: boolean
+  /** Whether slots take the names of their colours. */
+  readonly takeNames: boolean
 }
+
+/** What stands in the middle of the view: the page, drawn things, or palettes side by side. */
+export type Middle = 'page' | 'things' | 'side'
 
 export interface SheetCells {
   readonly role: RoleId
@@ -92,6 +112,9 @@ export interface EditorState {
   readonly sheetCells?: SheetCells
   /** A candidate palette that is shown on the stage and not yet applied. */
   readonly trial?: Trial
+  readonly middle: Middle
+  /** Where the page before is parted from the page after, 0…1 of its width; absent when only one is shown. */
+  readonly divider?: number
   readonly width: DeviceWidth
   /** Counts every change of the stored state, so that views of it know when to ask anew. */
   readonly generation: number
@@ -150,6 +173,7 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     lost: [],
     pageId: firstPage.id,
     width: 'desktop',
+    middle: 'page',
     generation: 0,
   }))
   const { getState, setState } = store

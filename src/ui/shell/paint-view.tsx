@@ -1,86 +1,59 @@
 'use client'
 
-import {
-  DndContext,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-  type DragMoveEvent,
-} from '@dnd-kit/core'
-import { toast } from 'sonner'
-import type { SlotId } from '@/core/site'
-import { useEditor, useEditorState, type Selection } from '../editor'
+import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core'
+import { useEffect } from 'react'
+import { useEditor, useEditorState, type Editor } from '../editor'
 import { SiteMap } from '../map'
-import { hitTest, Stage, stageStore } from '../stage'
-import { TrialPanel, useTrialPreview, WaysIn } from '../studies'
+import { Stage } from '../stage'
+import {
+  MiddleBar,
+  SideView,
+  ThingsView,
+  trialOfStudy,
+  TrialPanel,
+  useTrialPreview,
+  WaysIn,
+} from '../studies'
 import { TracePanel } from '../trace'
 import { Tray } from '../tray'
-import { editProblemWords } from '../words'
+import { drop, slotTarget } from './drags'
+
+/** An address that names a study opens with it on trial; that is where a carried palette arrives. */
+function openStudyOfAddress(editor: Editor): void {
+  const { palette, studies } = editor.store.getState().docs.frame
+  const wanted = new URLSearchParams(window.location.search).get('study')
+  const study = studies.find(({ id }) => id === wanted)
+  if (study) editor.store.setState({ trial: trialOfStudy(palette, study) })
+}
 
 /** Map, stage, trace and tray: where one colours. */
 export function PaintView() {
   const editor = useEditor()
   const trial = useEditorState((state) => state.trial)
+  const middle = useEditorState((state) => state.middle)
   useTrialPreview()
+  useEffect(() => openStudyOfAddress(editor), [editor])
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
-
-  /** What lies on the stage under the pointer that drags a slot. */
-  const under = ({
-    activatorEvent,
-    delta,
-  }: DragMoveEvent | DragEndEvent): Selection | undefined => {
-    const stage = stageStore.getState().stage
-    const overlay = document.querySelector<HTMLElement>('[data-stage-scale]')
-    if (!stage || !overlay || !(activatorEvent instanceof PointerEvent)) return undefined
-    const [x, y] = [activatorEvent.clientX + delta.x, activatorEvent.clientY + delta.y]
-    const bounds = overlay.getBoundingClientRect()
-    const view = overlay.closest('[data-testid=stage-scroll]')!.getBoundingClientRect()
-    if (x < view.left || x > view.right || y < view.top || y > view.bottom) return undefined
-    const scale = Number(overlay.dataset.stageScale)
-    const { docs, pageId } = editor.store.getState()
-    return hitTest(
-      stage.document,
-      docs,
-      pageId,
-      (x - bounds.left) / scale,
-      (y - bounds.top) / scale,
-    )?.selection
-  }
-
-  const drop = (event: DragEndEvent) => {
-    editor.store.setState({ dropTarget: undefined })
-    const target = under(event)
-    if (!target?.facet) return
-    const shared = {
-      doc: target.doc,
-      facet: target.facet,
-      state: 'rest',
-      paint: { slot: event.active.id as SlotId },
-    } as const
-    const problem = editor.dispatch(
-      target.element
-        ? { type: 'setElementColor', ...shared, element: target.element }
-        : { type: 'setSectionColor', ...shared, section: target.section },
-    )
-    if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
-    else editor.store.setState({ selection: target })
-  }
-
   return (
     <DndContext
-      id="tray-to-stage"
+      id="palette-drags"
       sensors={sensors}
-      onDragMove={(event) => editor.store.setState({ dropTarget: under(event) })}
-      onDragEnd={drop}
+      collisionDetection={pointerWithin}
+      onDragMove={(event) => editor.store.setState({ dropTarget: slotTarget(editor, event) })}
+      onDragEnd={(event) => drop(editor, event)}
       onDragCancel={() => editor.store.setState({ dropTarget: undefined })}
     >
       <div className="grid h-full grid-cols-[196px_minmax(0,1fr)_300px] grid-rows-[minmax(0,1fr)_124px]">
         <aside className="min-h-0 border-r border-edge bg-panel">
           <SiteMap />
         </aside>
-        <div className="min-h-0">
-          <Stage />
+        <div className="flex min-h-0 flex-col">
+          {(trial || middle !== 'page') && <MiddleBar />}
+          <div className="min-h-0 flex-1">
+            {middle === 'page' && <Stage />}
+            {middle === 'things' && <ThingsView />}
+            {middle === 'side' && <SideView />}
+          </div>
         </div>
         <aside aria-label="Trace" className="min-h-0 overflow-y-auto border-l border-edge bg-panel">
           {trial ? <TrialPanel trial={trial} /> : <TracePanel />}

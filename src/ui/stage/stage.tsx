@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState, type PointerEvent } from 'react'
 import { useStore } from 'zustand'
 import { useEditor, useEditorState, type DeviceWidth } from '../editor'
+import { BeforePage } from './before-page'
 import { hitTest } from './hit-test'
 import { Outlines } from './outline-layer'
 import { boxOf, selectionLabel, type Box } from './outlines'
@@ -50,6 +51,7 @@ export function Stage() {
   const iframe = useRef<HTMLIFrameElement>(null)
   const height = useStore(stageStore, (state) => state.height)
   const [hover, setHover] = useState<{ box: Box; label: string }>()
+  const divider = useEditorState((state) => (state.trial ? state.divider : undefined))
   const width = WIDTHS[device]
   const scale = Math.min(1, (available - MARGIN * 2) / width)
   useDrawing(width)
@@ -104,6 +106,9 @@ export function Stage() {
           className="pointer-events-none block origin-top-left border-0"
           style={{ width, height, transform: `scale(${scale})` }}
         />
+        {divider !== undefined && (
+          <BeforePage width={width} height={height} scale={scale} divider={divider} />
+        )}
         <div
           className="absolute inset-0 cursor-crosshair"
           data-testid="stage"

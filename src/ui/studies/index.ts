@@ -1,4 +1,7 @@
-export { newSeed, trialOfSeed } from './trial'
+export { MiddleBar } from './middle-bar'
+export { SideView } from './side-view'
+export { ThingsView } from './things-view'
+export { exchange, newSeed, trialOfGrey, trialOfOriginal, trialOfSeed, trialOfStudy } from './trial'
 export { TrialPanel } from './trial-panel'
 export { useTrialPreview } from './use-trial-preview'
 export { WaysIn } from './ways-in'

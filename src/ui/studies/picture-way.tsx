@@ -1,6 +1,7 @@
 'use client'
 
-import { useState, type DragEvent } from 'react'
+import { useState } from 'react'
+import { PictureSource } from '../color'
 import { useEditorState, type Trial } from '../editor'
 import { mostFound, readPicture } from './picture'
 import { trialOfPicture } from './trial'
@@ -13,8 +14,6 @@ interface PictureWayProps {
 /** A picture of one's own or of the site, its colours marked where they were found. */
 export function PictureWay({ from, onTrial }: PictureWayProps) {
   const palette = useEditorState((state) => state.docs.frame.palette)
-  const assets = useEditorState((state) => state.assets)
-  const siteId = useEditorState((state) => state.siteId)
   const [busy, setBusy] = useState(false)
   const [wrong, setWrong] = useState<string>()
 
@@ -27,18 +26,8 @@ export function PictureWay({ from, onTrial }: PictureWayProps) {
     if (read.ok) onTrial(trialOfPicture(palette, url, read.found, from.count))
     else setWrong(read.wrong)
   }
-  const drop = (event: DragEvent) => {
-    event.preventDefault()
-    const file = event.dataTransfer.files[0]
-    if (file) void take(file)
-  }
-  const takeOwn = async (id: string) => {
-    const response = await fetch(`/files/${siteId}/${id}`)
-    if (response.ok) await take(await response.blob())
-  }
-
   return (
-    <div className="grid gap-2" onDragOver={(event) => event.preventDefault()} onDrop={drop}>
+    <div className="grid gap-2">
       {from.url && (
         <div className="relative overflow-hidden rounded-md border border-edge-strong/60 bg-well">
           {/* A picture of the person's own machine, shown from memory. */}
@@ -53,38 +42,13 @@ export function PictureWay({ from, onTrial }: PictureWayProps) {
           ))}
         </div>
       )}
-      <label className="grid cursor-pointer place-items-center rounded-md border border-dashed border-edge-strong p-3 text-center hover:bg-hover has-focus-visible:outline-2 has-focus-visible:outline-ink">
-        {busy ? 'Looking at the picture …' : 'Choose a picture, or drop one here'}
-        <input
-          type="file"
-          accept="image/*"
-          className="sr-only"
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            if (file) void take(file)
-          }}
-        />
-      </label>
+      <PictureSource busy={busy} onTake={(file) => void take(file)} />
       {wrong && (
         <p role="alert" className="font-semibold">
           × {wrong}
         </p>
       )}
-      <div className="flex flex-wrap gap-1.5">
-        {Object.values(assets).map(({ id, alt }) => (
-          <button
-            key={id}
-            type="button"
-            title={`From this site: ${alt}`}
-            aria-label={`Take the site’s picture: ${alt}`}
-            onClick={() => void takeOwn(id)}
-            className="size-9 overflow-hidden rounded border border-edge-strong/60 bg-raised"
-          >
-            <img src={`/files/${siteId}/${id}`} alt="" className="size-full object-cover" />
-          </button>
-        ))}
-      </div>
+      {from.found.length === 1 && <p className="text-soft">The picture is of a single colour.</p>}
       {from.found.length > 1 && from.url && (
         <label className="flex items-center gap-2 text-soft">
           Colours

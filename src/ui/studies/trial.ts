@@ -1,25 +1,56 @@
-import { colorOf, writeHex } from '@/core/color'
-import { assignColors, harmonyPalette, readList, reshuffle, type HarmonyId } from '@/core/palette'
+import { colorOf, fromOklch, writeHex, type Color } from '@/core/color'
+import type { Edit } from '@/core/edit'
+import { readPalette } from '@/core/formats'
+import {
+  assignColors,
+  greyed,
+  harmonyPalette,
+  readyMade,
+  reshuffle,
+  type HarmonyId,
+  type HueFamily,
+  type Mood,
+} from '@/core/palette'
 import { slotColor } from '@/core/resolve'
-import type { Candidate, Palette, SlotId, Study } from '@/core/site'
+import {
+  idFromName,
+  mostSlots,
+  slotId,
+  slotsInOrder,
+  type Candidate,
+  type Palette,
+  type SlotId,
+  type Study,
+} from '@/core/site'
 import type { FoundColor } from '@/workers/extract.worker'
 import type { Trial, TrialWay } from '../editor'
 
 const paletteColors = (palette: Palette) => palette.order.map((id) => slotColor(palette, id))
 
+/** How many colours a palette gets that is made from nothing. */
+const USUAL = 6
+
+/** Where no slot is there yet: even steps of grey, to be reshuffled. */
+const ramp: readonly Color[] = [0.965, 0.88, 0.72, 0.58, 0.4, 0.2].map((l) =>
+  fromOklch({ l, c: 0, h: 0, alpha: 1 }),
+)
+
 /** Proposes which colour goes to which slot: by lightness and chroma, so that each slot keeps what it is for. */
 function proposed(palette: Palette, from: TrialWay, colors: readonly Candidate[]): Trial {
   const read = colors.map(({ value }) => colorOf(value)!)
-  return { from, colors, given: assignColors(paletteColors(palette), read) }
+  const given = assignColors(paletteColors(palette), read)
+  return { from, colors, given, addRest: palette.order.length === 0, takeNames: false }
 }
 
 export function trialOfList(palette: Palette, text: string): Trial {
-  return proposed(palette, { way: 'list', text }, readList(text))
+  const { colors, problems } = readPalette(text)
+  const empty = text.trim() === ''
+  return proposed(palette, { way: 'list', text, problems: empty ? [] : problems }, colors)
 }
 
 export function trialOfHarmony(palette: Palette, base: string, harmony: HarmonyId): Trial {
   const color = colorOf(base)
-  const colors = color ? harmonyPalette(color, harmony, Math.max(2, palette.order.length)) : []
+  const colors = color ? harmonyPalette(color, harmony, palette.order.length || USUAL) : []
   return proposed(
     palette,
     { way: 'harmony', base, harmony },
@@ -42,6 +73,49 @@ export function trialOfStudy(palette: Palette, study: Study): Trial {
   return proposed(palette, { way: 'study', study: study.id }, study.colors)
 }
 
+export function trialOfReadyMade(
+  palette: Palette,
+  name?: string,
+  mood?: Mood,
+  hue?: HueFamily,
+): Trial {
+  const colors = readyMade.find((each) => each.name === name)?.colors ?? []
+  return proposed(
+    palette,
+    { way: 'ready', name, mood, hue },
+    colors.map((value) => ({ value })),
+  )
+}
+
+/** Every slot in the grey of its own lightness. */
+export function trialOfGrey(palette: Palette): Trial {
+  const slots = slotsInOrder(palette)
+  return {
+    from: { way: 'grey' },
+    colors: slots.map(({ id, name }) => ({
+      value: writeHex(greyed(slotColor(palette, id))),
+      name,
+    })),
+    given: slots.map(({ value }, i) => (value === null ? -1 : i)),
+    addRest: false,
+    takeNames: false,
+  }
+}
+
+/** The palette as the design came: every slot by its id, those that were removed as new ones. */
+export function trialOfOriginal(palette: Palette): Trial {
+  const filled = palette.original.flatMap(({ id, name, value }) =>
+    value === null ? [] : [{ id, name, value }],
+  )
+  return {
+    from: { way: 'original' },
+    colors: filled.map(({ name, value }) => ({ name, value })),
+    given: palette.order.map((slot) => filled.findIndex(({ id }) => id === slot)),
+    addRest: true,
+    takeNames: true,
+  }
+}
+
 /** New colours from the seed at hand; the slots that are locked stay. */
 export function trialOfSeed(
   palette: Palette,
@@ -49,12 +123,15 @@ export function trialOfSeed(
   at: number,
   locked: readonly SlotId[],
 ): Trial {
-  const locks = palette.order.map((id) => locked.includes(id))
-  const colors = reshuffle(paletteColors(palette), locks, seeds[at]!)
+  const empty = palette.order.length === 0
+  const locks = empty ? [] : palette.order.map((id) => locked.includes(id))
+  const colors = reshuffle(empty ? ramp : paletteColors(palette), locks, seeds[at]!)
   return {
     from: { way: 'reshuffle', seeds, at, locked },
     colors: colors.map((color) => ({ value: writeHex(color) })),
     given: palette.order.map((_, i) => (locks[i] ? -1 : i)),
+    addRest: empty,
+    takeNames: false,
   }
 }
 
@@ -71,6 +148,39 @@ export function trialValues(
     const value = trial.colors[trial.given[i] ?? -1]?.value
     return value !== undefined && value !== palette.slots[slot]?.value ? [{ slot, value }] : []
   })
+}
+
+/** The indices of the colours that no slot takes. */
+export function leftOver({ colors, given }: Trial): number[] {
+  return colors.flatMap((_, i) => (given.includes(i) ? [] : [i]))
+}
+
+type Namer = (color: Color, taken: Iterable<string>) => string
+
+/** The one edit that applying a trial is; new slots without a name are named after their colour. */
+export function trialEdit(palette: Palette, trial: Trial, told: string, namer: Namer): Edit {
+  const values = palette.order.flatMap((slot, i) => {
+    const color = trial.colors[trial.given[i] ?? -1]
+    if (!color) return []
+    const { value, ...details } = color
+    const changed = trial.takeNames ? { slot, value, ...details } : { slot, value }
+    const held = palette.slots[slot]!
+    const isSame = held.value === value && (!details.name || !trial.takeNames)
+    return isSame ? [] : [changed]
+  })
+  const names = slotsInOrder(palette).map(({ name }) => name)
+  const ids: string[] = [...palette.order]
+  const room = Math.max(0, mostSlots - ids.length)
+  const rest = trial.addRest ? leftOver(trial).slice(0, room) : []
+  const add = rest.map((index) => {
+    const { value, ...details } = trial.colors[index]!
+    const name = details.name ?? namer(colorOf(value)!, names).slice(0, 60)
+    const id = slotId.parse(idFromName(name, ids, 'slot'))
+    names.push(name)
+    ids.push(id)
+    return { id, value, ...details, name }
+  })
+  return { type: 'setSlots', told, values, ...(add.length ? { add } : {}) }
 }
 
 /** The palette as it would be with other values. */
@@ -95,6 +205,14 @@ export function exchange(trial: Trial, slotIndex: number, colorIndex: number): T
   return { ...trial, given }
 }
 
+/** Changes one of the colours; what it goes to stays. */
+export function recolored(trial: Trial, index: number, value: string): Trial {
+  return {
+    ...trial,
+    colors: trial.colors.map((each, i) => (i === index ? { ...each, value } : each)),
+  }
+}
+
 export function wayName({ from }: Trial, studies: readonly Study[]): string {
   switch (from.way) {
     case 'list':
@@ -107,5 +225,11 @@ export function wayName({ from }: Trial, studies: readonly Study[]): string {
       return 'From a picture'
     case 'study':
       return studies.find(({ id }) => id === from.study)?.name ?? 'Study'
+    case 'ready':
+      return from.name ?? 'Ready-made'
+    case 'grey':
+      return 'In greys'
+    case 'original':
+      return 'The design’s own palette'
   }
 }

@@ -5,9 +5,10 @@ import { harmonies, type HarmonyId } from '@/core/palette'
 import { readColorText } from '../color'
 import { useEditorState, type Trial } from '../editor'
 import { Button, IconButton, TextField } from '../kit'
-import { counted } from '../words'
+import { ListWay } from './list-way'
 import { PictureWay } from './picture-way'
-import { newSeed, trialOfHarmony, trialOfList, trialOfSeed } from './trial'
+import { ReadyWay } from './ready-way'
+import { newSeed, trialOfHarmony, trialOfSeed } from './trial'
 
 interface WayControlsProps {
   readonly trial: Trial
@@ -20,33 +21,9 @@ export function WayControls({ trial, onTrial }: WayControlsProps) {
   const { from } = trial
   switch (from.way) {
     case 'list':
-      return (
-        <div className="grid gap-1.5">
-          <label className="text-xs text-soft" htmlFor="pasted-list">
-            Hex codes, with or without names; CSS; anything with colours in it
-          </label>
-          <textarea
-            id="pasted-list"
-            rows={6}
-            value={from.text}
-            spellCheck={false}
-            autoFocus
-            placeholder={'Moss #334d33\nSand #e6d5b8\n1b1b1b near-black'}
-            onChange={(event) => onTrial(trialOfList(palette, event.target.value))}
-            className="code rounded-md border border-edge-strong/60 bg-raised p-2"
-          />
-          <p
-            role="status"
-            className={
-              from.text.trim() && trial.colors.length === 0 ? 'font-semibold' : 'text-soft'
-            }
-          >
-            {from.text.trim() && trial.colors.length === 0
-              ? '× No colour was found in this text. A colour is #334d33, 334d33, rgb(51 77 51) or the like.'
-              : `${counted(trial.colors.length, 'colour')} found`}
-          </p>
-        </div>
-      )
+      return <ListWay from={from} found={trial.colors.length} onTrial={onTrial} />
+    case 'ready':
+      return <ReadyWay from={from} onTrial={onTrial} />
     case 'harmony':
       return (
         <div className="grid gap-2">
@@ -116,6 +93,8 @@ export function WayControls({ trial, onTrial }: WayControlsProps) {
     case 'picture':
       return <PictureWay from={from} onTrial={onTrial} />
     case 'study':
+    case 'grey':
+    case 'original':
       return null
   }
 }

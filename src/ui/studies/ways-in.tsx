@@ -1,14 +1,15 @@
 'use client'
 
-import { ClipboardList, Image, Shuffle, Sparkle } from 'lucide-react'
+import { ClipboardList, Columns3, Image, Library, Shuffle, Sparkle } from 'lucide-react'
 import { slotsInOrder } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
-import { Button } from '../kit'
+import { Button, IconButton } from '../kit'
 import {
   newSeed,
   trialOfHarmony,
   trialOfList,
   trialOfPicture,
+  trialOfReadyMade,
   trialOfSeed,
   trialOfStudy,
 } from './trial'
@@ -19,6 +20,7 @@ export function WaysIn() {
   const palette = useEditorState((state) => state.docs.frame.palette)
   const studies = useEditorState((state) => state.docs.frame.studies)
   const trial = useEditorState((state) => state.trial)
+  const middle = useEditorState((state) => state.middle)
   const open = (next: typeof trial) => editor.store.setState({ trial: next })
   const vivid = slotsInOrder(palette).find(({ id }) => id === palette.order[2])?.value ?? '#1d5955'
   return (
@@ -28,6 +30,14 @@ export function WaysIn() {
     >
       <div className="flex flex-wrap items-center gap-1.5">
         <h2 className="mr-1 font-semibold">Studies</h2>
+        <IconButton
+          label="Palettes side by side"
+          className="size-7"
+          aria-pressed={middle === 'side'}
+          onClick={() => editor.store.setState({ middle: middle === 'side' ? 'page' : 'side' })}
+        >
+          <Columns3 size={15} />
+        </IconButton>
         {studies.length === 0 && <span className="text-soft">none kept yet</span>}
         {studies.map((study) => (
           <button
@@ -46,19 +56,22 @@ export function WaysIn() {
           </button>
         ))}
       </div>
-      <div className="grid grid-cols-2 gap-1.5">
+      <div className="grid grid-cols-3 gap-1.5 [&_button]:h-7 [&_button]:gap-1.5 [&_button]:px-1.5 [&_button]:text-[12px]">
         <Button onClick={() => open(trialOfList(palette, ''))}>
-          <ClipboardList size={15} /> Paste a list
+          <ClipboardList size={15} /> List or file
         </Button>
         <Button
           onClick={() =>
-            open(trialOfPicture(palette, undefined, [], Math.min(6, palette.order.length)))
+            open(trialOfPicture(palette, undefined, [], Math.min(6, palette.order.length || 6)))
           }
         >
-          <Image size={15} /> From a picture
+          <Image size={15} /> A picture
         </Button>
         <Button onClick={() => open(trialOfHarmony(palette, vivid, 'complementary'))}>
-          <Sparkle size={15} /> From one colour
+          <Sparkle size={15} /> One colour
+        </Button>
+        <Button onClick={() => open(trialOfReadyMade(palette))}>
+          <Library size={15} /> Ready-made
         </Button>
         <Button onClick={() => open(trialOfSeed(palette, [newSeed()], 0, []))}>
           <Shuffle size={15} /> Reshuffle <kbd className="code text-soft">R</kbd>

@@ -1,1 +1,2 @@
+export { moveSlotBefore } from './move-slot'
 export { Tray } from './tray'

@@ -1,24 +1,26 @@
 'use client'
 
-import { ChevronLeft, ChevronRight, Trash2 } from 'lucide-react'
+import { ChevronLeft, ChevronRight, Eraser, Trash2 } from 'lucide-react'
 import { useState } from 'react'
-import { toast } from 'sonner'
-import type { ColorDecision, Slot } from '@/core/site'
-import { ColorChooser } from '../color'
-import { decisionHex, useEditor, useEditorState, useReach } from '../editor'
-import { Button, Dialog, IconButton, Swatch, TextField } from '../kit'
-import { counted, problemWords } from '../words'
+import { nameText, shadeScaleOf, slotsInOrder, type Slot } from '@/core/site'
+import { useEditor, useEditorState } from '../editor'
+import { Button, IconButton, TextField } from '../kit'
+import { moveSlot } from './move-slot'
+import { RemoveSlot } from './remove-slot'
+import { ShadeScaleFields } from './shade-scale'
 
-/** What can be done with a slot besides its colour: its note, its place, its end. */
+/** What can be done with a slot besides its colour: its note, its group, its shades, its place, its end. */
 export function SlotDuties({ slot }: { readonly slot: Slot }) {
   const editor = useEditor()
-  const order = useEditorState((state) => state.docs.frame.palette.order)
+  const palette = useEditorState((state) => state.docs.frame.palette)
   const [removing, setRemoving] = useState(false)
-  const at = order.indexOf(slot.id)
-  const move = (by: number) => {
-    const others = order.filter((id) => id !== slot.id)
-    others.splice(at + by, 0, slot.id)
-    editor.dispatch({ type: 'orderSlots', order: others })
+  const at = palette.order.indexOf(slot.id)
+  const groups = [...new Set(slotsInOrder(palette).flatMap(({ group }) => group ?? []))]
+  const setGroup = (typed: string) => {
+    const name = nameText.safeParse(typed)
+    if (typed.trim() && !name.success) return 'A group’s name has 1 to 60 characters.'
+    editor.dispatch({ type: 'groupSlot', slot: slot.id, group: name.success ? name.data : null })
+    return undefined
   }
   return (
     <>
@@ -32,77 +34,56 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
           return undefined
         }}
       />
+      <TextField
+        label={groups.length ? `Group: ${groups.join(', ')}, or a new one` : 'Group'}
+        value={slot.group ?? ''}
+        placeholder="Grounds"
+        onCommit={setGroup}
+      />
+      <details className="border-t border-edge pt-2">
+        <summary className="cursor-pointer text-xs font-semibold">
+          Tints and shades{slot.shades ? ', its own' : ''}
+        </summary>
+        <ShadeScaleFields
+          scale={shadeScaleOf(palette, slot.id)}
+          onChange={(scale) => editor.dispatch({ type: 'setShades', slot: slot.id, scale })}
+        />
+        {slot.shades && (
+          <Button
+            look="bare"
+            onClick={() => editor.dispatch({ type: 'setShades', slot: slot.id, scale: null })}
+          >
+            As the palette has them
+          </Button>
+        )}
+      </details>
       <div className="flex items-center gap-1 border-t border-edge pt-2">
-        <IconButton label="Move to the left" disabled={at === 0} onClick={() => move(-1)}>
+        <IconButton
+          label="Move to the left"
+          disabled={at === 0}
+          onClick={() => moveSlot(editor, slot.id, at - 1)}
+        >
           <ChevronLeft size={16} />
         </IconButton>
         <IconButton
           label="Move to the right"
-          disabled={at === order.length - 1}
-          onClick={() => move(1)}
+          disabled={at === palette.order.length - 1}
+          onClick={() => moveSlot(editor, slot.id, at + 1)}
         >
           <ChevronRight size={16} />
         </IconButton>
-        <Button
-          look="bare"
-          className="ml-auto"
-          disabled={order.length < 2}
-          onClick={() => setRemoving(true)}
+        <IconButton
+          label="Empty the slot"
+          disabled={slot.value === null}
+          onClick={() => editor.dispatch({ type: 'setSlot', slot: slot.id, value: null })}
         >
+          <Eraser size={15} />
+        </IconButton>
+        <Button look="bare" className="ml-auto" onClick={() => setRemoving(true)}>
           <Trash2 size={14} /> Remove …
         </Button>
       </div>
       <RemoveSlot slot={slot} open={removing} onOpenChange={setRemoving} />
     </>
-  )
-}
-
-interface RemoveSlotProps {
-  readonly slot: Slot
-  readonly open: boolean
-  readonly onOpenChange: (open: boolean) => void
-}
-
-/** Asks what takes the place of a slot; nothing may point at one that is gone. */
-function RemoveSlot({ slot, open, onOpenChange }: RemoveSlotProps) {
-  const editor = useEditor()
-  const palette = useEditorState((state) => state.docs.frame.palette)
-  const reach = useReach()
-  const [chosen, setChosen] = useState<ColorDecision>()
-  const [busy, setBusy] = useState(false)
-  const loose: ColorDecision = { value: decisionHex(palette, { slot: slot.id }) }
-  const to = chosen ?? loose
-  const remove = async () => {
-    setBusy(true)
-    const result = await editor.onServer((base) => editor.client.removeSlot(base, slot.id, to))
-    setBusy(false)
-    if (!result.ok) return void toast.error(problemWords(result.problem))
-    editor.store.setState({ openSlot: undefined, shownSlot: undefined })
-    onOpenChange(false)
-    toast(`${slot.name} removed. Undo brings it back with all its uses.`)
-  }
-  return (
-    <Dialog open={open} onOpenChange={onOpenChange} title={`Remove ${slot.name}`}>
-      <div className="grid gap-3">
-        <p>
-          {slot.name} colours {counted(reach.slots[slot.id] ?? 0, 'thing')} on this site. What takes
-          its place?
-        </p>
-        <ColorChooser label="What takes its place" value={to} onChoose={setChosen} />
-        <p className="flex items-center gap-2 text-soft">
-          <Swatch color={decisionHex(palette, to)} />
-          {'slot' in to
-            ? 'All its uses are bound to this instead; shades stay shades.'
-            : 'The colour stays where it is, loose: no slot will reach it any more.'}
-        </p>
-        <Button
-          look="strong"
-          disabled={busy || ('slot' in to && to.slot === slot.id)}
-          onClick={() => void remove()}
-        >
-          {busy ? 'Removing …' : `Remove ${slot.name}`}
-        </Button>
-      </div>
-    </Dialog>
   )
 }

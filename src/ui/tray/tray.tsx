@@ -1,57 +1,91 @@
 'use client'
 
-import { useDraggable } from '@dnd-kit/core'
+import { useDroppable } from '@dnd-kit/core'
 import { Plus } from 'lucide-react'
+import { colorOf } from '@/core/color'
 import { isInOrder, orderByLuminance } from '@/core/palette'
 import { slotColor } from '@/core/resolve'
-import { idFromName, mostSlots, slotId, slotsInOrder, type Slot, type SlotId } from '@/core/site'
-import { shadeOf, shadeSteps, SlotEditor } from '../color'
-import { decisionHex, useEditor, useEditorState, useReach } from '../editor'
-import { Popover } from '../kit'
-import { counted } from '../words'
-import { SlotDuties } from './slot-duties'
+import { idFromName, mostSlots, slotId, slotsInOrder, type Palette, type SlotId } from '@/core/site'
+import { loadNamer } from '../color'
+import { useEditor, useEditorState, useReach, type Editor } from '../editor'
+import { Pan, type PanSize } from './pan'
+import { PaletteMenu } from './palette-menu'
+
+/** How pans are drawn, by how many there are: all of 64 are in sight, with fewer words. */
+function sizeFor(count: number): PanSize {
+  if (count <= 8) return 'large'
+  return count <= 18 ? 'medium' : 'small'
+}
+
+const GRID: Readonly<Record<PanSize, string>> = {
+  large: 'grid-rows-1 gap-x-2.5',
+  medium: 'grid-rows-2 gap-x-2 gap-y-1.5',
+  small: 'grid-rows-3 gap-1',
+}
+
+/** A new slot is a middle grey, named after it until the person says better. */
+async function addSlot(editor: Editor): Promise<void> {
+  const { palette } = editor.store.getState().docs.frame
+  const names = slotsInOrder(palette).map(({ name }) => name)
+  const value = '#c0c0c0'
+  const name = (await loadNamer())(colorOf(value)!, names).slice(0, 60)
+  const slot = slotId.parse(idFromName(name, palette.order, 'slot'))
+  editor.dispatch({ type: 'addSlot', slot, name, value })
+  editor.store.setState({ openSlot: slot })
+}
+
+const heldColors = (palette: Palette) =>
+  slotsInOrder(palette).map(({ id, value }) => ({
+    id,
+    ...(value ? { color: slotColor(palette, id) } : {}),
+  }))
 
 /** The strip of slots, always at hand under the stage. */
 export function Tray() {
   const editor = useEditor()
   const palette = useEditorState((state) => state.docs.frame.palette)
-  const reach = useReach()
   const open = useEditorState((state) => state.openSlot)
-  const setOpen = (slot: SlotId | undefined) => editor.store.setState({ openSlot: slot })
+  const reach = useReach()
   const slots = slotsInOrder(palette)
-  const held = slots.map(({ id, value }) => ({
-    id,
-    ...(value ? { color: slotColor(palette, id) } : {}),
-  }))
-  const add = () => {
-    const name = `Slot ${slots.length + 1}`
-    const slot = slotId.parse(idFromName(name, palette.order, 'slot'))
-    editor.dispatch({ type: 'addSlot', slot, name, value: '#c0c0c0' })
-    setOpen(slot)
-  }
+  const held = heldColors(palette)
+  const size = sizeFor(slots.length)
+  const setOpen = (slot: SlotId | undefined) => editor.store.setState({ openSlot: slot })
   return (
-    <section aria-label="Palette" className="flex h-full gap-2.5 overflow-x-auto px-3.5 pt-3 pb-1">
-      {slots.map((slot, i) => (
-        <Pan
-          key={slot.id}
-          slot={slot}
-          number={i + 1}
-          count={reach.slots[slot.id] ?? 0}
-          open={open === slot.id}
-          onOpenChange={(next) => setOpen(next ? slot.id : undefined)}
-        />
-      ))}
-      <div className="flex shrink-0 flex-col gap-1">
+    <section aria-label="Palette" className="flex h-full min-w-0 gap-2.5 px-3.5 pt-2.5 pb-1">
+      <div className="min-w-0 overflow-x-auto overflow-y-hidden p-0.5">
+        <ol className={`grid w-max grid-flow-col ${GRID[size]}`}>
+          {slots.map((slot, i) => (
+            <Pan
+              key={slot.id}
+              slot={slot}
+              size={size}
+              number={i + 1}
+              count={reach.slots[slot.id] ?? 0}
+              startsGroup={slot.group !== undefined && slot.group !== slots[i - 1]?.group}
+              open={open === slot.id}
+              onOpenChange={(next) => setOpen(next ? slot.id : undefined)}
+            />
+          ))}
+        </ol>
+        {slots.length === 0 && (
+          <p className="w-64 pt-3 text-soft">
+            No slots yet. Add one, or take a way in at the right: a list, a picture, one colour, a
+            ready-made palette.
+          </p>
+        )}
+      </div>
+      <AtTheEnd>
         <button
           type="button"
-          onClick={add}
+          onClick={() => void addSlot(editor)}
           disabled={slots.length >= mostSlots}
-          className="flex h-[66px] w-11 shrink-0 items-center justify-center rounded-md border border-dashed border-edge-strong hover:bg-hover"
+          className="flex h-9 w-11 items-center justify-center rounded-md border border-dashed border-edge-strong hover:bg-hover disabled:opacity-40"
           aria-label="Add a slot"
-          title="Add a slot"
+          title={slots.length >= mostSlots ? `A palette holds ${mostSlots} slots` : 'Add a slot'}
         >
           <Plus size={16} />
         </button>
+        <PaletteMenu />
         {!isInOrder(held) && (
           <button
             type="button"
@@ -62,75 +96,20 @@ export function Tray() {
             light to dark
           </button>
         )}
-      </div>
+      </AtTheEnd>
     </section>
   )
 }
 
-interface PanProps {
-  readonly slot: Slot
-  readonly number: number
-  readonly count: number
-  readonly open: boolean
-  readonly onOpenChange: (open: boolean) => void
-}
-
-function Pan({ slot, number, count, open, onOpenChange }: PanProps) {
-  const editor = useEditor()
-  const palette = useEditorState((state) => state.docs.frame.palette)
-  const { setNodeRef, listeners, isDragging } = useDraggable({ id: slot.id })
-  const show = () => editor.store.setState({ shownSlot: slot.id })
-  const hide = () => editor.store.setState({ shownSlot: undefined })
-  const hex = decisionHex(palette, { slot: slot.id })
-  const trigger = (
-    <button
-      ref={setNodeRef}
-      {...listeners}
-      type="button"
-      data-slot={slot.id}
-      aria-label={`${slot.name}, ${slot.value ?? 'empty'}, colours ${counted(count, 'thing')}`}
-      onPointerEnter={show}
-      onPointerLeave={hide}
-      onFocus={show}
-      onBlur={hide}
-      className={`w-[92px] shrink-0 touch-none rounded-md text-left ${isDragging ? 'opacity-50' : ''}`}
-    >
-      <span className="see-through block overflow-hidden rounded-md border border-black/25">
-        <span className="block h-12" style={{ background: hex }} />
-        <span className="flex h-3.5" aria-hidden>
-          {shadeSteps.map((step) => (
-            <span
-              key={step}
-              className="flex-1"
-              style={{ background: decisionHex(palette, shadeOf(slot.id, step)) }}
-            />
-          ))}
-        </span>
-      </span>
-      <span className="mt-1 flex items-baseline justify-between gap-1">
-        <span className="truncate font-semibold">{slot.name}</span>
-        <span className="code text-soft" title={`Colours ${counted(count, 'thing')} on this site`}>
-          {count}
-        </span>
-      </span>
-      <span className="code flex justify-between text-soft">
-        <span className="truncate">{slot.value ?? 'empty'}</span>
-        {number < 10 && <kbd className="text-[10px]">{number}</kbd>}
-      </span>
-    </button>
-  )
+/** A slot dropped behind the last pan goes to the end. */
+function AtTheEnd({ children }: { readonly children: React.ReactNode }) {
+  const { setNodeRef, isOver } = useDroppable({ id: 'pan:end' })
   return (
-    <Popover
-      label={`Slot ${slot.name}`}
-      side="top"
-      open={open}
-      onOpenChange={onOpenChange}
-      trigger={trigger}
+    <div
+      ref={setNodeRef}
+      className={`flex shrink-0 flex-col gap-1 ${isOver ? 'border-l-2 border-strong' : ''}`}
     >
-      <div className="grid gap-3">
-        <SlotEditor slot={slot} />
-        <SlotDuties slot={slot} />
-      </div>
-    </Popover>
+      {children}
+    </div>
   )
 }

@@ -1,0 +1,11 @@
+import { brandSheetPdf, localOwner } from '@/server'
+import { respondFile } from '../../../../respond'
+
+type Context = { params: Promise<{ site: string }> }
+
+export async function GET(_request: Request, { params }: Context): Promise<Response> {
+  const { site } = await params
+  return respondFile('application/pdf', `${site}-colours.pdf`, () =>
+    brandSheetPdf(localOwner, site),
+  )
+}

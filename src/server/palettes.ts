@@ -1,0 +1,63 @@
+import { done, refused, type Result, type SiteName } from '@/core/payloads'
+import { brandSheet } from '@/core/formats'
+import { idFromName, readFrame, slotsInOrder } from '@/core/site'
+import { may, type Actor } from './actor'
+import { drawBrandSheet } from './brand-sheet-pdf'
+import { models } from './database/models'
+import { changeSite, performEdit } from './edits'
+import { siteFor } from './sites'
+
+/**
+ * Carries a site's palette to another site, where it is kept as a study: there
+ * it is fitted to that site's slots before it changes anything. Returns the
+ * study's id.
+ */
+export async function copyPalette(
+  actor: Actor,
+  fromId: string,
+  toId: string,
+): Promise<Result<{ readonly study: string }>> {
+  const [from, to] = [await siteFor(actor, 'read', fromId), await siteFor(actor, 'edit', toId)]
+  if (!from.ok) return from
+  if (!to.ok) return to
+  const colors = slotsInOrder(readFrame(from.value.frame).palette).flatMap(
+    ({ name, value, note, group, extensions }) =>
+      value === null ? [] : [{ name, value, note, group, extensions }],
+  )
+  if (colors.length === 0) return refused({ code: 'nothing-to-copy' })
+  return changeSite(actor, toId, to.value.revision, async (site, transaction) => {
+    const taken = readFrame(site.frame).studies.map(({ id }) => id)
+    const name = from.value.name.slice(0, 60)
+    const id = idFromName(name, taken, 'study')
+    const edit = { type: 'keepStudy', study: { id, name, colors } } as const
+    const performed = await performEdit(actor, site, edit, null, transaction)
+    if (!performed.ok) return performed
+    await site.save({ transaction })
+    return done({ study: id })
+  })
+}
+
+/** The sites that a palette can be carried to: all others that the actor may edit. */
+export async function sitesToCarryTo(actor: Actor, fromId: string): Promise<Result<SiteName[]>> {
+  const from = await siteFor(actor, 'read', fromId)
+  if (!from.ok) return from
+  const { Member, Site } = models()
+  const workspaces = await Member.findAll({ where: { userId: actor.userId } })
+  const rows = await Site.findAll({
+    where: { workspaceId: workspaces.map(({ workspaceId }) => workspaceId) },
+    attributes: ['id', 'name', 'workspaceId'],
+    order: ['position'],
+  })
+  const open = await Promise.all(
+    rows.map(async (row) => (row.id !== fromId && (await may(actor, 'edit', row)) ? [row] : [])),
+  )
+  return done(open.flat().map(({ id, name }) => ({ id, name })))
+}
+
+/** The brand sheet of a site as PDF. */
+export async function brandSheetPdf(actor: Actor, siteId: string): Promise<Result<Uint8Array>> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok) return found
+  const { name, palette } = readFrame(found.value.frame)
+  return done(await drawBrandSheet(brandSheet(name, palette)))
+}

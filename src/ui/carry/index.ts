@@ -1,0 +1,2 @@
+export { CarryDialog } from './carry-dialog'
+export { SharedPaletteView } from './shared-palette-view'

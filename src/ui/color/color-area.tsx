@@ -1,0 +1,106 @@
+'use client'
+
+import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { inGamut, toBytes } from '@/core/color'
+import type { ColorModel, Coordinates } from './color-models'
+
+/** The raster that is drawn; the browser smooths it to the size of the area. */
+const [COLUMNS, ROWS] = [96, 56]
+const HATCH = [
+  [205, 205, 205],
+  [228, 228, 228],
+] as const
+
+interface ColorAreaProps {
+  readonly model: ColorModel
+  readonly at: Coordinates
+  readonly onMove: (at: Coordinates) => void
+}
+
+function drawArea(canvas: HTMLCanvasElement, model: ColorModel, rest: number): void {
+  const context = canvas.getContext('2d')!
+  const image = context.createImageData(COLUMNS, ROWS)
+  const [across, up, other] = model.area
+  const at = [0, 0, 0] as [number, number, number]
+  at[other] = rest
+  for (let y = 0, i = 0; y < ROWS; y += 1) {
+    at[up] = (1 - y / (ROWS - 1)) * model.channels[up]!.max
+    for (let x = 0; x < COLUMNS; x += 1, i += 4) {
+      at[across] = (x / (COLUMNS - 1)) * model.channels[across]!.max
+      const color = model.color(at, 1)
+      const bytes = inGamut(color, 0.002) ? toBytes(color) : HATCH[((x + y) >> 2) & 1]!
+      image.data.set([...bytes, 255], i)
+    }
+  }
+  context.putImageData(image, 0, 0)
+}
+
+const clamp = (value: number, most: number) => Math.min(most, Math.max(0, value))
+
+/** Two channels at once; what sRGB cannot show is hatched, and can be taken all the same. */
+export function ColorArea({ model, at, onMove }: ColorAreaProps) {
+  const canvas = useRef<HTMLCanvasElement>(null)
+  const [across, up, other] = model.area
+  const rest = Math.round(at[other]!)
+  useEffect(() => {
+    if (canvas.current) drawArea(canvas.current, model, rest)
+  }, [model, rest])
+
+  const move = (x: number, y: number) => {
+    const next = [...at] as [number, number, number]
+    next[across] = clamp(x, model.channels[across]!.max)
+    next[up] = clamp(y, model.channels[up]!.max)
+    onMove(next)
+  }
+  const point = (event: PointerEvent<HTMLDivElement>) => {
+    if (!(event.buttons & 1)) return
+    const bounds = event.currentTarget.getBoundingClientRect()
+    move(
+      ((event.clientX - bounds.left) / bounds.width) * model.channels[across]!.max,
+      (1 - (event.clientY - bounds.top) / bounds.height) * model.channels[up]!.max,
+    )
+  }
+  const onKeyDown = (event: KeyboardEvent) => {
+    const by = event.shiftKey ? 10 : 1
+    const steps: Record<string, readonly [number, number]> = {
+      ArrowLeft: [-by, 0],
+      ArrowRight: [by, 0],
+      ArrowUp: [0, by],
+      ArrowDown: [0, -by],
+    }
+    const step = steps[event.key]
+    if (!step) return
+    event.preventDefault()
+    move(
+      at[across]! + step[0] * model.channels[across]!.step,
+      at[up]! + step[1] * model.channels[up]!.step,
+    )
+  }
+  const place = (channel: number) => (at[channel]! / model.channels[channel]!.max) * 100
+  const told = `${model.channels[across]!.label} ${model.channels[across]!.write(at[across]!)}, ${model.channels[up]!.label} ${model.channels[up]!.write(at[up]!)}`
+  return (
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label={`${model.channels[across]!.label} and ${model.channels[up]!.label.toLowerCase()}`}
+      aria-valuemin={0}
+      aria-valuemax={model.channels[up]!.max}
+      aria-valuenow={Math.round(at[up]!)}
+      aria-valuetext={told}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId)
+        point(event)
+      }}
+      onPointerMove={point}
+      onKeyDown={onKeyDown}
+      className="relative h-36 w-full cursor-crosshair touch-none overflow-hidden rounded-md border border-edge-strong/60"
+    >
+      <canvas ref={canvas} width={COLUMNS} height={ROWS} className="block size-full" />
+      <span
+        aria-hidden
+        className="pointer-events-none absolute size-3.5 -translate-1/2 rounded-full border-2 border-white shadow-[0_0_0_1.5px_#000]"
+        style={{ left: `${clamp(place(across), 100)}%`, top: `${100 - clamp(place(up), 100)}%` }}
+      />
+    </div>
+  )
+}

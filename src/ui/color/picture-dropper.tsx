@@ -1,0 +1,150 @@
+'use client'
+
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { fromBytes, writeHex } from '@/core/color'
+import { PictureSource } from './picture-source'
+import { decodePicture } from './decode-picture'
+import { Swatch } from '../kit'
+
+/** Longest side of the picture as it is looked at, in pixels. */
+const LONGEST = 1600
+/** Pixels across the magnifier, an odd number, and how large each is drawn. */
+const [SEEN, ZOOM] = [11, 11]
+
+interface Spot {
+  readonly x: number
+  readonly y: number
+}
+
+function draw(bitmap: ImageBitmap): HTMLCanvasElement {
+  const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height))
+  const canvas = document.createElement('canvas')
+  canvas.width = Math.max(1, Math.round(bitmap.width * scale))
+  canvas.height = Math.max(1, Math.round(bitmap.height * scale))
+  const context = canvas.getContext('2d', { willReadFrequently: true })!
+  context.imageSmoothingQuality = 'high'
+  context.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
+  bitmap.close()
+  return canvas
+}
+
+function hexAt(canvas: HTMLCanvasElement, { x, y }: Spot): string {
+  const [r, g, b] = canvas.getContext('2d')!.getImageData(x, y, 1, 1).data
+  return writeHex(fromBytes([r!, g!, b!]))
+}
+
+/** A picture of one's own or of the site, looked at through a magnifier, a pixel at a time. */
+export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => void }) {
+  const [picture, setPicture] = useState<{ canvas: HTMLCanvasElement; url: string }>()
+  const [spot, setSpot] = useState<Spot>({ x: 0, y: 0 })
+  const [wrong, setWrong] = useState<string>()
+  const lens = useRef<HTMLCanvasElement>(null)
+
+  useEffect(() => {
+    const context = lens.current?.getContext('2d')
+    if (!context || !picture) return
+    const half = (SEEN - 1) / 2
+    context.imageSmoothingEnabled = false
+    context.fillStyle = '#d4d4d4'
+    context.fillRect(0, 0, SEEN * ZOOM, SEEN * ZOOM)
+    context.drawImage(
+      picture.canvas,
+      spot.x - half,
+      spot.y - half,
+      SEEN,
+      SEEN,
+      0,
+      0,
+      SEEN * ZOOM,
+      SEEN * ZOOM,
+    )
+    context.strokeStyle = '#fff'
+    context.lineWidth = 3
+    context.strokeRect(half * ZOOM, half * ZOOM, ZOOM, ZOOM)
+    context.strokeStyle = '#000'
+    context.lineWidth = 1
+    context.strokeRect(half * ZOOM - 1, half * ZOOM - 1, ZOOM + 2, ZOOM + 2)
+  }, [picture, spot])
+
+  const take = async (file: Blob) => {
+    const url = URL.createObjectURL(file)
+    const bitmap = await decodePicture(file, url)
+    if (typeof bitmap === 'string') return setWrong(bitmap)
+    setWrong(undefined)
+    const canvas = draw(bitmap)
+    setPicture({ canvas, url })
+    setSpot({ x: canvas.width >> 1, y: canvas.height >> 1 })
+  }
+  const spotAt = (event: PointerEvent<HTMLElement>): Spot => {
+    const bounds = event.currentTarget.getBoundingClientRect()
+    const { width, height } = picture!.canvas
+    const within = (share: number, size: number) =>
+      Math.min(size - 1, Math.max(0, Math.floor(share * size)))
+    return {
+      x: within((event.clientX - bounds.left) / bounds.width, width),
+      y: within((event.clientY - bounds.top) / bounds.height, height),
+    }
+  }
+  const onKeyDown = (event: KeyboardEvent) => {
+    const by = event.shiftKey ? 10 : 1
+    const steps: Record<string, readonly [number, number]> = {
+      ArrowLeft: [-by, 0],
+      ArrowRight: [by, 0],
+      ArrowUp: [0, -by],
+      ArrowDown: [0, by],
+    }
+    const step = steps[event.key]
+    if (!step) return
+    event.preventDefault()
+    const { width, height } = picture!.canvas
+    setSpot(({ x, y }) => ({
+      x: Math.min(width - 1, Math.max(0, x + step[0])),
+      y: Math.min(height - 1, Math.max(0, y + step[1])),
+    }))
+  }
+  const hex = picture && hexAt(picture.canvas, spot)
+  return (
+    <div className="grid gap-3">
+      <PictureSource onTake={(file) => void take(file)} />
+      {wrong && (
+        <p role="alert" className="font-semibold">
+          × {wrong}
+        </p>
+      )}
+      {picture && hex && (
+        <>
+          <button
+            type="button"
+            aria-label={`The picture; arrow keys move by a pixel, Enter takes ${hex}`}
+            onPointerMove={(event) => setSpot(spotAt(event))}
+            onKeyDown={onKeyDown}
+            onClick={() => onPick(hex)}
+            className="relative block cursor-crosshair overflow-hidden rounded-md border border-edge-strong/60"
+          >
+            <img src={picture.url} alt="" className="block w-full" />
+            <span
+              aria-hidden
+              className="pointer-events-none absolute size-3 -translate-1/2 rounded-full border-2 border-white shadow-[0_0_0_1.5px_#000]"
+              style={{
+                left: `${((spot.x + 0.5) / picture.canvas.width) * 100}%`,
+                top: `${((spot.y + 0.5) / picture.canvas.height) * 100}%`,
+              }}
+            />
+          </button>
+          <div className="flex items-center gap-3">
+            <canvas
+              ref={lens}
+              width={SEEN * ZOOM}
+              height={SEEN * ZOOM}
+              className="rounded-full border-2 border-strong"
+            />
+            <Swatch color={hex} size={56} />
+            <span className="code" role="status">
+              {hex}
+            </span>
+          </div>
+        </>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,55 @@
+'use client'
+
+import type { DragEvent } from 'react'
+import { useEditorState } from '../editor'
+
+interface PictureSourceProps {
+  readonly onTake: (file: Blob) => void
+  readonly busy?: boolean
+}
+
+/** Where a picture comes from: chosen, dropped, or one of the site's own. */
+export function PictureSource({ onTake, busy }: PictureSourceProps) {
+  const assets = useEditorState((state) => state.assets)
+  const siteId = useEditorState((state) => state.siteId)
+  const drop = (event: DragEvent) => {
+    event.preventDefault()
+    const file = event.dataTransfer.files[0]
+    if (file) onTake(file)
+  }
+  const takeOwn = async (id: string) => {
+    const response = await fetch(`/files/${siteId}/${id}`)
+    if (response.ok) onTake(await response.blob())
+  }
+  return (
+    <div className="grid gap-2" onDragOver={(event) => event.preventDefault()} onDrop={drop}>
+      <label className="grid cursor-pointer place-items-center rounded-md border border-dashed border-edge-strong p-3 text-center hover:bg-hover has-focus-visible:outline-2 has-focus-visible:outline-ink">
+        {busy ? 'Looking at the picture …' : 'Choose a picture, or drop one here'}
+        <input
+          type="file"
+          accept="image/*"
+          className="sr-only"
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            event.target.value = ''
+            if (file) onTake(file)
+          }}
+        />
+      </label>
+      <div className="flex flex-wrap gap-1.5">
+        {Object.values(assets).map(({ id, alt }) => (
+          <button
+            key={id}
+            type="button"
+            title={`From this site: ${alt}`}
+            aria-label={`Take the site’s picture: ${alt}`}
+            onClick={() => void takeOwn(id)}
+            className="size-9 overflow-hidden rounded border border-edge-strong/60 bg-raised"
+          >
+            <img src={`/files/${siteId}/${id}`} alt="" className="size-full object-cover" />
+          </button>
+        ))}
+      </div>
+    </div>
+  )
+}

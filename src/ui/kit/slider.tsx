@@ -1,0 +1,49 @@
+'use client'
+
+import { Slider as Radix } from 'radix-ui'
+
+interface SliderProps {
+  readonly label: string
+  readonly value: number
+  readonly min?: number
+  readonly max: number
+  readonly step?: number
+  /** What the value is called, read aloud and shown at the end. */
+  readonly told: string
+  /** CSS background of the track. */
+  readonly track?: string
+  readonly onChange: (value: number) => void
+  readonly onCommit?: (value: number) => void
+}
+
+/** One value on a track, with its name and what it comes to. */
+export function Slider(props: SliderProps) {
+  const { label, value, min = 0, max, step = 1, told, track, onChange, onCommit } = props
+  return (
+    <div className="grid grid-cols-[72px_minmax(0,1fr)_44px] items-center gap-2">
+      <span className="truncate text-xs text-soft">{label}</span>
+      <Radix.Root
+        value={[Math.min(max, Math.max(min, value))]}
+        min={min}
+        max={max}
+        step={step}
+        onValueChange={([next]) => onChange(next!)}
+        onValueCommit={([next]) => onCommit?.(next!)}
+        className="relative flex h-6 touch-none items-center"
+      >
+        <Radix.Track
+          className="see-through relative h-3 w-full overflow-hidden rounded-full border border-black/20"
+          style={track ? undefined : { background: 'var(--edge)' }}
+        >
+          <span className="block size-full" style={{ background: track }} />
+        </Radix.Track>
+        <Radix.Thumb
+          aria-label={label}
+          aria-valuetext={told}
+          className="block size-4 rounded-full border-2 border-white bg-transparent shadow-[0_0_0_1.5px_#000]"
+        />
+      </Radix.Root>
+      <span className="code text-right text-[11px]">{told}</span>
+    </div>
+  )
+}

@@ -1,0 +1,67 @@
+import type { DragEndEvent, DragMoveEvent } from '@dnd-kit/core'
+import { toast } from 'sonner'
+import { slotId, type SlotId } from '@/core/site'
+import type { Editor, Selection } from '../editor'
+import { hitTest, stageStore } from '../stage'
+import { exchange } from '../studies'
+import { moveSlotBefore } from '../tray'
+import { editProblemWords } from '../words'
+
+/** What is dragged: a slot by its id, or `give:N`, the colour N of what is tried. */
+const givenColor = (id: string) => /^give:(\d+)$/.exec(id)?.[1]
+
+/** What lies on the stage under the pointer that drags a slot. */
+export function slotTarget(
+  editor: Editor,
+  { active, activatorEvent, delta }: DragMoveEvent | DragEndEvent,
+): Selection | undefined {
+  const stage = stageStore.getState().stage
+  const overlay = document.querySelector<HTMLElement>('[data-stage-scale]')
+  if (!stage || !overlay || !(activatorEvent instanceof PointerEvent)) return undefined
+  if (givenColor(String(active.id)) !== undefined) return undefined
+  const [x, y] = [activatorEvent.clientX + delta.x, activatorEvent.clientY + delta.y]
+  const bounds = overlay.getBoundingClientRect()
+  const view = overlay.closest('[data-testid=stage-scroll]')!.getBoundingClientRect()
+  if (x < view.left || x > view.right || y < view.top || y > view.bottom) return undefined
+  const scale = Number(overlay.dataset.stageScale)
+  const { docs, pageId } = editor.store.getState()
+  return hitTest(stage.document, docs, pageId, (x - bounds.left) / scale, (y - bounds.top) / scale)
+    ?.selection
+}
+
+function bind(editor: Editor, slot: SlotId, target: Selection): void {
+  const shared = {
+    doc: target.doc,
+    facet: target.facet!,
+    state: 'rest',
+    paint: { slot },
+  } as const
+  const problem = editor.dispatch(
+    target.element
+      ? { type: 'setElementColor', ...shared, element: target.element }
+      : { type: 'setSectionColor', ...shared, section: target.section },
+  )
+  if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
+  else editor.store.setState({ selection: target })
+}
+
+/** Ends a drag: a colour onto a slot's row, a slot onto another pan, or a slot onto the stage. */
+export function drop(editor: Editor, event: DragEndEvent): void {
+  editor.store.setState({ dropTarget: undefined })
+  const dragged = String(event.active.id)
+  const over = event.over ? String(event.over.id) : ''
+  const color = givenColor(dragged)
+  const { trial } = editor.store.getState()
+  if (color !== undefined) {
+    const row = /^take:(\d+)$/.exec(over)?.[1]
+    if (trial && row !== undefined) {
+      editor.store.setState({ trial: exchange(trial, Number(row), Number(color)) })
+    }
+    return
+  }
+  const slot = dragged as SlotId
+  const before = /^pan:(.+)$/.exec(over)?.[1]
+  if (before) return moveSlotBefore(editor, slot, before === 'end' ? 'end' : slotId.parse(before))
+  const target = slotTarget(editor, event)
+  if (target?.facet) bind(editor, slot, target)
+}

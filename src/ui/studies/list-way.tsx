@@ -1,0 +1,77 @@
+'use client'
+
+import type { DragEvent } from 'react'
+import { useEditorState, type Trial } from '../editor'
+import { counted, readProblemWords } from '../words'
+import { trialOfList } from './trial'
+
+interface ListWayProps {
+  readonly from: Extract<Trial['from'], { way: 'list' }>
+  readonly found: number
+  readonly onTrial: (trial: Trial) => void
+}
+
+/** Problems that are listed one by one; the rest are counted. */
+const LISTED = 4
+/** Largest file that is looked at, in bytes. */
+const LARGEST = 4_000_000
+
+/** Pasted text or a file: codes with or without names, CSS, design tokens, a GIMP palette. */
+export function ListWay({ from, found, onTrial }: ListWayProps) {
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  const take = async (file: File | undefined) => {
+    if (file) onTrial(trialOfList(palette, await file.slice(0, LARGEST).text()))
+  }
+  const drop = (event: DragEvent) => {
+    if (event.dataTransfer.files.length === 0) return
+    event.preventDefault()
+    void take(event.dataTransfer.files[0])
+  }
+  const { problems } = from
+  return (
+    <div className="grid gap-1.5" onDragOver={(event) => event.preventDefault()} onDrop={drop}>
+      <label className="text-xs text-soft" htmlFor="pasted-list">
+        Hex codes, with or without names; CSS; design tokens; anything with colours in it
+      </label>
+      <textarea
+        id="pasted-list"
+        rows={6}
+        value={from.text}
+        spellCheck={false}
+        autoFocus
+        placeholder={'Moss #334d33\nSand #e6d5b8\n1b1b1b near-black'}
+        onChange={(event) => onTrial(trialOfList(palette, event.target.value))}
+        className="code rounded-md border border-edge-strong/60 bg-raised p-2"
+      />
+      <label className="cursor-pointer rounded-md border border-dashed border-edge-strong px-3 py-1.5 text-center hover:bg-hover has-focus-visible:outline-2 has-focus-visible:outline-ink">
+        Or a file: .json, .gpl, .css, .txt, .svg
+        <input
+          type="file"
+          accept=".json,.tokens,.gpl,.css,.txt,.svg,.scss,.less,.html,text/*,application/json"
+          className="sr-only"
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            event.target.value = ''
+            void take(file)
+          }}
+        />
+      </label>
+      <p role="status" className={problems.length ? 'sr-only' : 'text-soft'}>
+        {counted(found, 'colour')} found
+      </p>
+      {problems.length > 0 && (
+        <div role="alert" className="rounded-md border border-dashed border-ink px-2.5 py-1.5">
+          {found > 0 && <p className="font-semibold">{counted(found, 'colour')} read, but:</p>}
+          <ul>
+            {problems.slice(0, LISTED).map((problem, i) => (
+              <li key={i} className="break-words">
+                × {readProblemWords(problem)}
+              </li>
+            ))}
+          </ul>
+          {problems.length > LISTED && <p>and {problems.length - LISTED} more like these.</p>}
+        </div>
+      )}
+    </div>
+  )
+}

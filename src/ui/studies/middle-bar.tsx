@@ -1,0 +1,58 @@
+'use client'
+
+import { SquareSplitHorizontal } from 'lucide-react'
+import { ToggleGroup } from 'radix-ui'
+import { useEditor, useEditorState, type Middle } from '../editor'
+import { Button } from '../kit'
+
+const MIDDLES: ReadonlyArray<readonly [Middle, string]> = [
+  ['page', 'On the page'],
+  ['things', 'On things'],
+  ['side', 'Side by side'],
+]
+
+/** Where a palette is looked at: on the page, on drawn things, beside the others. */
+export function MiddleBar() {
+  const editor = useEditor()
+  const middle = useEditorState((state) => state.middle)
+  const trial = useEditorState((state) => state.trial)
+  const divider = useEditorState((state) => state.divider)
+  return (
+    <div className="flex h-10 shrink-0 items-center gap-2 border-b border-edge bg-panel px-3">
+      <ToggleGroup.Root
+        type="single"
+        aria-label="Where to look at the palette"
+        value={middle}
+        onValueChange={(next) => next && editor.store.setState({ middle: next as Middle })}
+        className="flex overflow-hidden rounded-md border border-edge-strong/60"
+      >
+        {MIDDLES.map(([value, label]) => (
+          <ToggleGroup.Item
+            key={value}
+            value={value}
+            className="h-7 px-3 font-semibold hover:bg-hover data-[state=on]:bg-strong data-[state=on]:text-on-strong"
+          >
+            {label}
+          </ToggleGroup.Item>
+        ))}
+      </ToggleGroup.Root>
+      <span className="flex-1" />
+      {middle === 'page' && trial && (
+        <Button
+          className="h-7"
+          aria-pressed={divider !== undefined}
+          onClick={() =>
+            editor.store.setState({ divider: divider === undefined ? 0.5 : undefined })
+          }
+        >
+          <SquareSplitHorizontal size={15} /> Before and after
+        </Button>
+      )}
+      {!trial && (
+        <Button className="h-7" onClick={() => editor.store.setState({ middle: 'page' })}>
+          Done
+        </Button>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,93 @@
+'use client'
+
+import { colorOf } from '@/core/color'
+import { findReadyMade, hueFamilies, moods, type HueFamily, type Mood } from '@/core/palette'
+import { useEditorState, type Trial } from '../editor'
+import { PaletteStrip } from './palette-strip'
+import { trialOfReadyMade } from './trial'
+
+interface ReadyWayProps {
+  readonly from: Extract<Trial['from'], { way: 'ready' }>
+  readonly onTrial: (trial: Trial) => void
+}
+
+const SELECT = 'h-8 w-full rounded-md border border-edge-strong/60 bg-raised px-1.5'
+const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
+
+/** Palettes to start from, narrowed by mood and by hue. */
+export function ReadyWay({ from, onTrial }: ReadyWayProps) {
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  const { name, mood, hue } = from
+  const found = findReadyMade(mood, hue)
+  return (
+    <div className="grid gap-2">
+      <div className="grid grid-cols-2 gap-2">
+        <label className="text-xs text-soft">
+          Mood
+          <select
+            value={mood ?? ''}
+            onChange={(event) =>
+              onTrial(
+                trialOfReadyMade(palette, name, (event.target.value as Mood) || undefined, hue),
+              )
+            }
+            className={`${SELECT} text-[13px] text-ink`}
+          >
+            <option value="">any</option>
+            {Object.entries(moods).map(([id, label]) => (
+              <option key={id} value={id}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="text-xs text-soft">
+          Hue
+          <select
+            value={hue ?? ''}
+            onChange={(event) =>
+              onTrial(
+                trialOfReadyMade(
+                  palette,
+                  name,
+                  mood,
+                  (event.target.value as HueFamily) || undefined,
+                ),
+              )
+            }
+            className={`${SELECT} text-[13px] text-ink`}
+          >
+            <option value="">any</option>
+            {hueFamilies.map((family) => (
+              <option key={family} value={family}>
+                {capital(family)}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <div
+        role="radiogroup"
+        aria-label="Ready-made palettes"
+        className="grid max-h-64 grid-cols-2 gap-1.5 overflow-y-auto p-0.5"
+      >
+        {found.map((each) => (
+          <button
+            key={each.name}
+            type="button"
+            role="radio"
+            aria-checked={each.name === name}
+            onClick={() => onTrial(trialOfReadyMade(palette, each.name, mood, hue))}
+            className="overflow-hidden rounded-md border border-edge-strong/60 bg-raised text-left text-[12px] font-semibold hover:bg-hover aria-checked:ring-2 aria-checked:ring-strong"
+          >
+            <PaletteStrip colors={each.colors.map((hex) => colorOf(hex)!)} className="h-6" />
+            <span className="block truncate px-2 py-1">{each.name}</span>
+          </button>
+        ))}
+      </div>
+      {found.length === 0 && (
+        <p className="text-soft">No palette has both. Take away the mood or the hue.</p>
+      )}
+    </div>
+  )
+}

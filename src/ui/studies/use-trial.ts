@@ -1,0 +1,44 @@
+import { toast } from 'sonner'
+import type { Edit } from '@/core/edit'
+import { idFromName, nameText } from '@/core/site'
+import { loadNamer } from '../color'
+import { useEditor, useEditorState, type Trial } from '../editor'
+import { counted, editProblemWords } from '../words'
+import { leftOver, trialEdit, trialValues, wayName } from './trial'
+
+/** What can be done with a trial: show another, apply it, keep it, drop the study it is. */
+export function useTrialDeeds(trial: Trial) {
+  const editor = useEditor()
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  const studies = useEditorState((state) => state.docs.frame.studies)
+  const name = wayName(trial, studies)
+  const show = (next: Trial | undefined) =>
+    editor.store.setState(
+      next ? { trial: next } : { trial: next, middle: 'page', divider: undefined },
+    )
+  const run = (edit: Edit): boolean => {
+    const problem = editor.dispatch(edit)
+    if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
+    return !problem
+  }
+  const changes = trialValues(palette, trial).length + (trial.addRest ? leftOver(trial).length : 0)
+  const apply = async () => {
+    if (run(trialEdit(palette, trial, name, await loadNamer()))) {
+      show(undefined)
+      toast(`${name} applied to ${counted(changes, 'slot')}. Undo brings the old palette back.`)
+    }
+  }
+  const keep = (typed: string) => {
+    const parsed = nameText.safeParse(typed)
+    if (!parsed.success) return 'A name has 1 to 60 characters.'
+    const taken = studies.map(({ id }) => id)
+    const id = idFromName(parsed.data, taken, 'study')
+    const study = { id, name: parsed.data, colors: [...trial.colors] }
+    if (run({ type: 'keepStudy', study })) toast(`Study “${parsed.data}” kept.`)
+    return undefined
+  }
+  const drop = (study: string) => {
+    if (run({ type: 'dropStudy', study })) show(undefined)
+  }
+  return { name, changes, show, apply, keep, drop }
+}

@@ -1,0 +1,132 @@
+'use client'
+
+import { useDraggable, useDroppable } from '@dnd-kit/core'
+import type { KeyboardEvent } from 'react'
+import { fanOf } from '@/core/palette'
+import type { Slot } from '@/core/site'
+import { SlotEditor } from '../color'
+import { decisionHex, useEditor, useEditorState } from '../editor'
+import { Popover } from '../kit'
+import { counted } from '../words'
+import { moveSlot } from './move-slot'
+import { SlotDuties } from './slot-duties'
+
+export type PanSize = 'large' | 'medium' | 'small'
+
+interface PanProps {
+  readonly slot: Slot
+  readonly size: PanSize
+  readonly number: number
+  readonly count: number
+  readonly startsGroup: boolean
+  readonly open: boolean
+  readonly onOpenChange: (open: boolean) => void
+}
+
+const WIDTH: Readonly<Record<PanSize, string>> = {
+  large: 'w-[92px]',
+  medium: 'w-[84px]',
+  small: 'w-9',
+}
+const PATCH: Readonly<Record<PanSize, string>> = { large: 'h-11', medium: 'h-5', small: 'h-4' }
+
+/** A slot in the tray: dragged onto the stage it binds, dragged within the tray it moves; Alt with the arrow keys moves it too. */
+export function Pan(props: PanProps) {
+  const { slot, size, number, count, startsGroup, open, onOpenChange } = props
+  const editor = useEditor()
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  const { setNodeRef: dragRef, listeners, isDragging } = useDraggable({ id: slot.id })
+  const { setNodeRef: dropRef, isOver } = useDroppable({ id: `pan:${slot.id}` })
+  const show = () => editor.store.setState({ shownSlot: slot.id })
+  const hide = () => editor.store.setState({ shownSlot: undefined })
+  const hex = decisionHex(palette, { slot: slot.id })
+  const told = `${slot.name}, ${slot.value ?? 'empty'}, colours ${counted(count, 'thing')}`
+  const onKeyDown = (event: KeyboardEvent<HTMLButtonElement>) => {
+    const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
+    if (!event.altKey || !by) return
+    event.preventDefault()
+    moveSlot(editor, slot.id, number - 1 + by)
+    const pan = event.currentTarget
+    requestAnimationFrame(() => pan.focus())
+  }
+  const trigger = (
+    <button
+      ref={dragRef}
+      {...listeners}
+      type="button"
+      data-slot={slot.id}
+      title={size === 'large' ? undefined : told}
+      aria-label={told}
+      aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
+      onPointerEnter={show}
+      onPointerLeave={hide}
+      onFocus={show}
+      onBlur={hide}
+      onKeyDown={onKeyDown}
+      className={`${WIDTH[size]} touch-none rounded-md text-left ${isDragging ? 'opacity-50' : ''}`}
+    >
+      <span
+        className={`block overflow-hidden rounded-md border border-black/25 ${slot.value === null ? 'border-dashed border-edge-strong' : 'see-through'}`}
+      >
+        <span
+          className={`block ${PATCH[size]}`}
+          style={slot.value === null ? {} : { background: hex }}
+        />
+        <span className={`flex ${size === 'large' ? 'h-3.5' : 'h-2'}`} aria-hidden>
+          {fanOf(palette, slot.id).map((each, i) => (
+            <span
+              key={i}
+              className="flex-1"
+              style={slot.value === null ? {} : { background: decisionHex(palette, each) }}
+            />
+          ))}
+        </span>
+      </span>
+      {size !== 'small' && (
+        <span className="flex items-baseline justify-between gap-1">
+          <span className="truncate font-semibold">{slot.name}</span>
+          <span
+            className="code text-soft"
+            title={`Colours ${counted(count, 'thing')} on this site`}
+          >
+            {count}
+          </span>
+        </span>
+      )}
+      {size === 'large' && (
+        <span className="code flex justify-between text-soft">
+          <span className="truncate">{slot.value ?? 'empty'}</span>
+          {number < 10 && <kbd className="text-[10px]">{number}</kbd>}
+        </span>
+      )}
+    </button>
+  )
+  return (
+    <li
+      ref={dropRef}
+      className={`border-l-2 pl-0.5 ${isOver && !isDragging ? 'border-strong' : 'border-transparent'}`}
+    >
+      {size === 'large' && (
+        <span
+          className="block h-3.5 truncate text-[10px] leading-3 text-soft"
+          aria-hidden={!startsGroup}
+        >
+          {startsGroup ? slot.group : ''}
+        </span>
+      )}
+      <Popover
+        label={`Slot ${slot.name}`}
+        side="top"
+        width={316}
+        open={open}
+        onOpenChange={onOpenChange}
+        trigger={trigger}
+      >
+        <div className="grid gap-3">
+          <SlotEditor slot={slot} />
+          <SlotDuties slot={slot} />
+        </div>
+      </Popover>
+    </li>
+  )
+}

@@ -1,0 +1,87 @@
+'use client'
+
+import { useEffect, useState } from 'react'
+import { toast } from 'sonner'
+import type { SlotUses } from '@/core/payloads'
+import type { ColorDecision, Slot } from '@/core/site'
+import { ColorChooser } from '../color'
+import { decisionHex, useEditor, useEditorState, useReach } from '../editor'
+import { Button, Dialog, Swatch } from '../kit'
+import { counted, placeOrder, placeWords, problemWords } from '../words'
+
+interface RemoveSlotProps {
+  readonly slot: Slot
+  readonly open: boolean
+  readonly onOpenChange: (open: boolean) => void
+}
+
+/** `, decided in 12 places: 9 in themes, 3 in page content` */
+function usesTold({ places }: SlotUses): string {
+  const named = placeOrder.flatMap((place) =>
+    places[place] ? [`${places[place]} in ${placeWords[place].toLowerCase()}`] : [],
+  )
+  const total = Object.values(places).reduce((sum, count) => sum + count, 0)
+  return total === 0 ? '' : `, by ${counted(total, 'decision')}: ${named.join(', ')}`
+}
+
+/** The uses by place are counted on the server, which has every page at hand. */
+function useSlotUses(slot: Slot, wanted: boolean): SlotUses | undefined {
+  const { client } = useEditor()
+  const [uses, setUses] = useState<SlotUses>()
+  useEffect(() => {
+    if (!wanted) return undefined
+    let asked = true
+    void client.slotUses(slot.id).then((result) => {
+      if (asked && result.ok) setUses(result.value)
+    })
+    return () => {
+      asked = false
+    }
+  }, [client, slot.id, wanted])
+  return uses
+}
+
+/** Asks what takes the place of a slot; nothing may point at one that is gone. */
+export function RemoveSlot({ slot, open, onOpenChange }: RemoveSlotProps) {
+  const editor = useEditor()
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  const reach = useReach()
+  const [chosen, setChosen] = useState<ColorDecision>()
+  const [busy, setBusy] = useState(false)
+  const uses = useSlotUses(slot, open)
+  const loose: ColorDecision = { value: decisionHex(palette, { slot: slot.id }) }
+  const to = chosen ?? loose
+  const remove = async () => {
+    setBusy(true)
+    const result = await editor.onServer((base) => editor.client.removeSlot(base, slot.id, to))
+    setBusy(false)
+    if (!result.ok) return void toast.error(problemWords(result.problem))
+    editor.store.setState({ openSlot: undefined, shownSlot: undefined })
+    onOpenChange(false)
+    toast(`${slot.name} removed. Undo brings it back with all its uses.`)
+  }
+  return (
+    <Dialog open={open} onOpenChange={onOpenChange} title={`Remove ${slot.name}`}>
+      <div className="grid gap-3">
+        <p>
+          {slot.name} colours {counted(reach.slots[slot.id] ?? 0, 'thing')} on this site
+          {uses && usesTold(uses)}. What takes its place?
+        </p>
+        <ColorChooser label="What takes its place" value={to} onChoose={setChosen} />
+        <p className="flex items-center gap-2 text-soft">
+          <Swatch color={decisionHex(palette, to)} />
+          {'slot' in to
+            ? 'All its uses are bound to this instead; shades stay shades.'
+            : 'The colour stays where it is, loose: no slot will reach it any more.'}
+        </p>
+        <Button
+          look="strong"
+          disabled={busy || ('slot' in to && to.slot === slot.id)}
+          onClick={() => void remove()}
+        >
+          {busy ? 'Removing …' : `Remove ${slot.name}`}
+        </Button>
+      </div>
+    </Dialog>
+  )
+}
