@@ -1,8 +1,23 @@
 import { benchDrag } from './drag'
 import { benchExtraction } from './extract'
+import { benchMainThread } from './main-thread'
 import { benchShades } from './shades'
 
-/** Every measurement; ratios within one run, since machines differ. */
-await benchDrag()
-await benchShades()
-benchExtraction()
+/** Every measurement; ratios within one run, since machines differ. Names narrow them. */
+const measurements: Readonly<Record<string, () => void | Promise<void>>> = {
+  drag: benchDrag,
+  shades: benchShades,
+  extraction: benchExtraction,
+  'main-thread': benchMainThread,
+}
+
+const wanted = process.argv.slice(2)
+const unknown = wanted.find((name) => !(name in measurements))
+if (unknown) {
+  console.error(`no measurement “${unknown}”; there are ${Object.keys(measurements).join(', ')}`)
+  process.exitCode = 1
+} else {
+  for (const [name, measure] of Object.entries(measurements)) {
+    if (wanted.length === 0 || wanted.includes(name)) await measure()
+  }
+}

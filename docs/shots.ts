@@ -30,7 +30,7 @@ const shots: readonly Shot[] = [
     name: 'study',
     take: async (page) => {
       await openPaint(page)
-      await page.getByRole('button', { name: 'From a picture' }).click()
+      await page.getByRole('button', { name: 'A picture' }).click()
       await page.getByRole('button', { name: /marbled paper in green, cream and rust/ }).click()
       await page.getByRole('button', { name: /^Apply to [1-9]/ }).waitFor()
     },

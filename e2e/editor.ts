@@ -39,3 +39,10 @@ export async function setSlot(page: Page, slot: string, text: string): Promise<v
   await field.fill(text)
   await field.press('Enter')
 }
+
+/** Takes the last change back, and waits until that is stored. */
+export async function undo(page: Page): Promise<void> {
+  const stored = page.waitForResponse((response) => response.url().endsWith('/undo'))
+  await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
+  await stored
+}

@@ -1,13 +1,14 @@
-import { ensureDebian, ensureFonts, ensurePackages } from './machine.mjs'
+import { withApplication } from './application.mjs'
 import { npx } from './steps.mjs'
 
-export async function run() {
-  await ensureDebian(['chromium'])
-  await ensurePackages()
-  ensureFonts()
-  await npx('tsx', ['bench/run.ts'], {
-    show: true,
-    advice: 'run ./easel test first; it tells what is broken',
-  })
+/** Every measurement, or those that are named: `./easel bench extraction shades`. */
+export async function run({ options }) {
+  await withApplication('bench', (address) =>
+    npx('tsx', ['bench/run.ts', ...options], {
+      show: true,
+      env: { EASEL_ADDRESS: address },
+      advice: 'run ./easel test first; it tells what is broken',
+    }),
+  )
   return 0
 }

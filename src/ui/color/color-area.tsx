@@ -28,7 +28,7 @@ function drawArea(canvas: HTMLCanvasElement, model: ColorModel, rest: number): v
     for (let x = 0; x < COLUMNS; x += 1, i += 4) {
       at[across] = (x / (COLUMNS - 1)) * model.channels[across]!.max
       const color = model.color(at, 1)
-      const bytes = inGamut(color, 0.002) ? toBytes(color) : HATCH[((x + y) >> 2) & 1]!
+      const bytes = inGamut(color, 0.0005) ? toBytes(color) : HATCH[((x + y) >> 2) & 1]!
       image.data.set([...bytes, 255], i)
     }
   }

@@ -43,7 +43,7 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
   const many = slots.length > MANY
   const color = shown && decisionColor(palette, shown)
 
-  const cell = (decision: ColorDecision, isSlot: boolean, tall: boolean) => {
+  const cell = (decision: ColorDecision, isSlot: boolean, shape: string) => {
     const words = decisionWords(decision, docs)
     return (
       <button
@@ -54,7 +54,7 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
         aria-pressed={canonicalJson(decision) === chosen}
         onFocus={() => isSlot && isBound(decision) && setFanned(decision.slot)}
         onClick={() => onChoose(decision)}
-        className={`relative border border-black/15 ${tall ? 'h-7' : 'h-6'} min-w-6 flex-1 aria-pressed:outline-2 aria-pressed:-outline-offset-2 aria-pressed:outline-black aria-pressed:ring-2 aria-pressed:ring-white aria-pressed:ring-inset`}
+        className={`relative border border-black/15 ${shape} aria-pressed:outline-2 aria-pressed:-outline-offset-2 aria-pressed:outline-black aria-pressed:ring-2 aria-pressed:ring-white aria-pressed:ring-inset`}
         style={{ background: decisionHex(palette, decision) }}
       />
     )
@@ -73,9 +73,9 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
         {slots.map(({ id }) => (
           <div key={id} className="flex flex-col overflow-hidden rounded">
             {many
-              ? cell({ slot: id }, true, true)
+              ? cell({ slot: id }, true, 'h-7 w-full')
               : fanOf(palette, id).map((each) =>
-                  cell(each, !('shade' in each), !('shade' in each)),
+                  cell(each, !('shade' in each), 'shade' in each ? 'h-6 w-full' : 'h-7 w-full'),
                 )}
           </div>
         ))}
@@ -86,7 +86,7 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
           role="group"
           aria-label={`Shades of ${slotName(palette, fanSlot)}`}
         >
-          {fanOf(palette, fanSlot).map((each) => cell(each, false, true))}
+          {fanOf(palette, fanSlot).map((each) => cell(each, false, 'h-7 flex-1'))}
         </div>
       )}
       {slots.length === 0 && <p className="text-soft">The palette has no slots yet.</p>}

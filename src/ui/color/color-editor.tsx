@@ -38,6 +38,8 @@ interface ColorEditorProps {
   readonly onCommit: (value: string) => void
   /** What it stands on, or what stands on it, for the contrast. */
   readonly readsOn?: readonly ReadsOn[]
+  /** Side by side, where there is room. */
+  readonly wide?: boolean
 }
 
 /** Points of OKLCH lightness that one press of darker or lighter moves. */
@@ -57,7 +59,8 @@ function trackOf(model: ColorModel, at: Coordinates, channel: number): string {
 }
 
 /** The one way to set a colour by hand: area, sliders, any notation, droppers, codes. */
-export function ColorEditor({ value, onDrag, onCommit, readsOn = [] }: ColorEditorProps) {
+export function ColorEditor(props: ColorEditorProps) {
+  const { value, onDrag, onCommit, readsOn = [], wide } = props
   const [modelId, setModelId] = useState<ColorModelId>('oklch')
   const [held, setHeld] = useState<{ readonly at: Coordinates; readonly key: string }>()
   const recent = useStore(recentColors, (state) => state.colors)
@@ -85,87 +88,91 @@ export function ColorEditor({ value, onDrag, onCommit, readsOn = [] }: ColorEdit
   }
 
   return (
-    <div className="grid gap-2.5">
-      <div className="flex items-center gap-1">
-        <ToggleGroup.Root
-          type="single"
-          value={modelId}
-          aria-label="How to move through colours"
-          onValueChange={(next) => {
-            if (!next) return
-            setModelId(next as ColorModelId)
-            setHeld(undefined)
-          }}
-          className="flex overflow-hidden rounded-md border border-edge-strong/60"
-        >
-          {Object.entries(colorModels).map(([id, { label }]) => (
-            <ToggleGroup.Item
-              key={id}
-              value={id}
-              className="h-7 px-2.5 text-xs font-semibold hover:bg-hover data-[state=on]:bg-strong data-[state=on]:text-on-strong"
-            >
-              {label}
-            </ToggleGroup.Item>
-          ))}
-        </ToggleGroup.Root>
-        <span className="flex-1" />
-        <IconButton label="Darker, same hue" onClick={() => take(sameHue(color, -STEP), true)}>
-          <Minus size={15} />
-        </IconButton>
-        <IconButton label="Lighter, same hue" onClick={() => take(sameHue(color, STEP), true)}>
-          <Plus size={15} />
-        </IconButton>
-        <DropperButtons onPick={(hex) => take(colorOf(hex)!, true)} />
-      </div>
-      <ColorArea model={model} at={at} onMove={(next) => move(next)} />
-      <div>
-        {model.channels.map((channel, i) => (
-          <Slider
-            key={channel.label}
-            label={channel.label}
-            value={at[i]!}
-            max={channel.max}
-            step={channel.step}
-            told={`${channel.write(at[i]!)}${channel.unit}`}
-            track={trackOf(model, at, i)}
-            onChange={(next) =>
-              move(at.map((each, j) => (j === i ? next : each)) as unknown as Coordinates)
-            }
-          />
-        ))}
-        <Slider
-          label="Alpha"
-          value={Math.round(color.alpha * 100)}
-          max={100}
-          told={`${Math.round(color.alpha * 100)}%`}
-          track={`linear-gradient(to right, transparent, ${writeHex({ ...color, alpha: 1 })})`}
-          onChange={(alpha) => move(at, alpha / 100)}
-        />
-      </div>
-      <TextField label="Colour, in any notation" value={value} mono onCommit={takeText} />
-      {isOutOfGamut(color) && (
-        <p role="status" className="flex items-center gap-2 text-xs">
-          <Swatch color={writeHex(color)} /> Outside sRGB; shown and written as {writeHex(color)}.
-        </p>
-      )}
-      {value !== '' && <Readings color={color} readsOn={readsOn} />}
-      {value !== '' && <Codes color={color} />}
-      {recent.length > 0 && (
-        <div role="group" aria-label="Recent colours" className="flex flex-wrap gap-1">
-          {recent.map((hex) => (
-            <button
-              key={hex}
-              type="button"
-              title={hex}
-              aria-label={`Recent: ${hex}`}
-              onClick={() => onCommit(hex)}
-              className="see-through size-6 overflow-hidden rounded border border-black/20"
-            >
-              <span className="block size-full" style={{ background: hex }} />
-            </button>
-          ))}
+    <div className={`grid content-start gap-x-5 gap-y-2.5 ${wide ? 'grid-cols-2' : ''}`}>
+      <div className="grid content-start gap-2.5">
+        <div className="flex items-center gap-1">
+          <ToggleGroup.Root
+            type="single"
+            value={modelId}
+            aria-label="How to move through colours"
+            onValueChange={(next) => {
+              if (!next) return
+              setModelId(next as ColorModelId)
+              setHeld(undefined)
+            }}
+            className="flex overflow-hidden rounded-md border border-edge-strong/60"
+          >
+            {Object.entries(colorModels).map(([id, { label }]) => (
+              <ToggleGroup.Item
+                key={id}
+                value={id}
+                className="h-7 px-2.5 text-xs font-semibold hover:bg-hover data-[state=on]:bg-strong data-[state=on]:text-on-strong"
+              >
+                {label}
+              </ToggleGroup.Item>
+            ))}
+          </ToggleGroup.Root>
+          <span className="flex-1" />
+          <IconButton label="Darker, same hue" onClick={() => take(sameHue(color, -STEP), true)}>
+            <Minus size={15} />
+          </IconButton>
+          <IconButton label="Lighter, same hue" onClick={() => take(sameHue(color, STEP), true)}>
+            <Plus size={15} />
+          </IconButton>
+          <DropperButtons onPick={(hex) => take(colorOf(hex)!, true)} />
         </div>
-      )}
+        <ColorArea model={model} at={at} onMove={(next) => move(next)} />
+        <div>
+          {model.channels.map((channel, i) => (
+            <Slider
+              key={channel.label}
+              label={channel.label}
+              value={at[i]!}
+              max={channel.max}
+              step={channel.step}
+              told={`${channel.write(at[i]!)}${channel.unit}`}
+              track={trackOf(model, at, i)}
+              onChange={(next) =>
+                move(at.map((each, j) => (j === i ? next : each)) as unknown as Coordinates)
+              }
+            />
+          ))}
+          <Slider
+            label="Alpha"
+            value={Math.round(color.alpha * 100)}
+            max={100}
+            told={`${Math.round(color.alpha * 100)}%`}
+            track={`linear-gradient(to right, transparent, ${writeHex({ ...color, alpha: 1 })})`}
+            onChange={(alpha) => move(at, alpha / 100)}
+          />
+        </div>
+      </div>
+      <div className="grid content-start gap-2.5">
+        <TextField label="Colour, in any notation" value={value} mono onCommit={takeText} />
+        {isOutOfGamut(color) && (
+          <p role="status" className="flex items-center gap-2 text-xs">
+            <Swatch color={writeHex(color)} /> Outside sRGB; shown and written as {writeHex(color)}.
+          </p>
+        )}
+        {value !== '' && <Readings color={color} readsOn={readsOn} />}
+        {value !== '' && <Codes color={color} />}
+        {recent.length > 0 && (
+          <div role="group" aria-label="Recent colours" className="flex flex-wrap gap-1">
+            {recent.map((hex) => (
+              <button
+                key={hex}
+                type="button"
+                title={hex}
+                aria-label={`Recent: ${hex}`}
+                onClick={() => onCommit(hex)}
+                className="see-through size-6 overflow-hidden rounded border border-black/20"
+              >
+                <span className="block size-full" style={{ background: hex }} />
+              </button>
+            ))}
+          </div>
+        )}
+      </div>
     </div>
   )
 }

@@ -48,6 +48,7 @@ export function SlotEditor({ slot }: { readonly slot: Slot }) {
         <NameByColor slot={slot} />
       </div>
       <ColorEditor
+        wide
         value={dragged ?? slot.value ?? ''}
         onDrag={drag}
         onCommit={keep}

@@ -135,3 +135,23 @@ test('what the server refuses is taken back and told', async () => {
   expect(slotOf(editor, 'brand')!.value).toBe('#1D5955')
   expect(editor.store.getState()).toMatchObject({ lost: [{ problem: 'slot-gone' }], pending: [] })
 })
+
+test('undo pressed twice in a row takes back two changes, each from the state the first left', async () => {
+  let revision = 7
+  const bases: number[] = []
+  serve((path, body) => {
+    if (path.endsWith('/undo')) {
+      if (body!.base !== revision)
+        return { status: 409, body: { problem: { code: 'stale', revision } } }
+      bases.push(body!.base)
+      revision += 1
+      return saved(revision)
+    }
+    if (path.includes('/pages/')) return { status: 200, body: { page: home, revision } }
+    return { status: 200, body: { ...site, revision } }
+  })
+  const editor = createEditor({ ...site, revision: 7, canUndo: true }, home)
+  const both = await Promise.all([editor.step('undo'), editor.step('undo')])
+  expect(both).toEqual([undefined, undefined])
+  expect(bases).toEqual([7, 8])
+})

@@ -287,7 +287,15 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     return undefined
   }
 
-  async function onServer<T>(work: (base: number) => Promise<Result<T>>): Promise<Result<T>> {
+  /** One after the other: each needs the revision that the one before it left. */
+  let inTurn: Promise<unknown> = Promise.resolve()
+  function onServer<T>(work: (base: number) => Promise<Result<T>>): Promise<Result<T>> {
+    const turn = inTurn.then(() => runOnServer(work))
+    inTurn = turn.catch(() => undefined)
+    return turn
+  }
+
+  async function runOnServer<T>(work: (base: number) => Promise<Result<T>>): Promise<Result<T>> {
     await flush()
     if (getState().pending.length) return { ok: false, problem: { code: 'database-away' } }
     const result = await work(getState().revision)

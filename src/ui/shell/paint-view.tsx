@@ -39,6 +39,7 @@ export function PaintView() {
       id="palette-drags"
       sensors={sensors}
       collisionDetection={pointerWithin}
+      autoScroll={false}
       onDragMove={(event) => editor.store.setState({ dropTarget: slotTarget(editor, event) })}
       onDragEnd={(event) => drop(editor, event)}
       onDragCancel={() => editor.store.setState({ dropTarget: undefined })}

@@ -69,7 +69,7 @@ export function ReadyWay({ from, onTrial }: ReadyWayProps) {
       <div
         role="radiogroup"
         aria-label="Ready-made palettes"
-        className="grid max-h-64 grid-cols-2 gap-1.5 overflow-y-auto p-0.5"
+        className="grid max-h-60 auto-rows-max grid-cols-2 gap-1.5 overflow-y-auto p-0.5"
       >
         {found.map((each) => (
           <button

@@ -25,13 +25,13 @@ export function SideView() {
     <div className="h-full overflow-auto bg-well p-5">
       <ul className="flex w-max gap-4">
         <Column
-          title={<h3 className="font-bold">The present palette</h3>}
+          title={<h3 className="flex h-8 items-center font-bold">The present palette</h3>}
           colors={filledColors(palette)}
           unread={unread([])}
         />
         {trial && !isStudy && trial.colors.length > 0 && (
           <Column
-            title={<h3 className="font-bold">{wayName(trial, studies)}</h3>}
+            title={<h3 className="flex h-8 items-center font-bold">{wayName(trial, studies)}</h3>}
             colors={triedColors(palette, trial)}
             unread={unread(trialValues(palette, trial))}
             chosen

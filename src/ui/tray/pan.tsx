@@ -26,9 +26,9 @@ interface PanProps {
 const WIDTH: Readonly<Record<PanSize, string>> = {
   large: 'w-[92px]',
   medium: 'w-[84px]',
-  small: 'w-9',
+  small: 'w-[30px]',
 }
-const PATCH: Readonly<Record<PanSize, string>> = { large: 'h-11', medium: 'h-5', small: 'h-4' }
+const PATCH: Readonly<Record<PanSize, string>> = { large: 'h-10', medium: 'h-5', small: 'h-4' }
 
 /** A slot in the tray: dragged onto the stage it binds, dragged within the tray it moves; Alt with the arrow keys moves it too. */
 export function Pan(props: PanProps) {
@@ -117,7 +117,7 @@ export function Pan(props: PanProps) {
       <Popover
         label={`Slot ${slot.name}`}
         side="top"
-        width={316}
+        width={600}
         open={open}
         onOpenChange={onOpenChange}
         trigger={trigger}

@@ -24,22 +24,24 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
   }
   return (
     <>
-      <TextField
-        label="What it is for"
-        value={slot.note ?? ''}
-        placeholder="divider lines"
-        onCommit={(note) => {
-          if (note.length > 200) return 'A note has at most 200 characters.'
-          editor.dispatch({ type: 'noteSlot', slot: slot.id, note })
-          return undefined
-        }}
-      />
-      <TextField
-        label={groups.length ? `Group: ${groups.join(', ')}, or a new one` : 'Group'}
-        value={slot.group ?? ''}
-        placeholder="Grounds"
-        onCommit={setGroup}
-      />
+      <div className="grid grid-cols-2 gap-x-5 gap-y-2">
+        <TextField
+          label="What it is for"
+          value={slot.note ?? ''}
+          placeholder="divider lines"
+          onCommit={(note) => {
+            if (note.length > 200) return 'A note has at most 200 characters.'
+            editor.dispatch({ type: 'noteSlot', slot: slot.id, note })
+            return undefined
+          }}
+        />
+        <TextField
+          label={groups.length ? `Group: ${groups.join(', ')}, or a new one` : 'Group'}
+          value={slot.group ?? ''}
+          placeholder="Grounds"
+          onCommit={setGroup}
+        />
+      </div>
       <details className="border-t border-edge pt-2">
         <summary className="cursor-pointer text-xs font-semibold">
           Tints and shades{slot.shades ? ', its own' : ''}

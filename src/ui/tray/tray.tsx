@@ -20,7 +20,7 @@ function sizeFor(count: number): PanSize {
 const GRID: Readonly<Record<PanSize, string>> = {
   large: 'grid-rows-1 gap-x-2.5',
   medium: 'grid-rows-2 gap-x-2 gap-y-1.5',
-  small: 'grid-rows-3 gap-1',
+  small: 'grid-rows-3 gap-x-0.5 gap-y-1',
 }
 
 /** A new slot is a middle grey, named after it until the person says better. */

@@ -140,8 +140,8 @@ function PhoneScreen({ paper, pale, brand, accent, ink, onAccent, onBrand, onPal
       <text x="85" y="33" fontSize="10.5" fontWeight="700" fill={onBrand}>
         Good morning
       </text>
-      <text x="85" y="45" fontSize="8" fill={onBrand}>
-        Two boats are free today
+      <text x="85" y="45" fontSize="7.5" fill={onBrand}>
+        Two boats free today
       </text>
       {[0, 1].map((i) => (
         <g key={i} transform={`translate(83 ${60 + i * 32})`}>
