@@ -1,7 +1,7 @@
+export { askPicture } from './ask-picture'
 export { ColorChooser } from './color-chooser'
 export { ColorEditor } from './color-editor'
 export { loadNamer } from './color-names'
-export { decodePicture } from './decode-picture'
 export { PictureSource } from './picture-source'
 export { readColorText } from './read-color'
 export { readsOnOf } from './reads-on'

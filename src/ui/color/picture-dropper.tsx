@@ -2,8 +2,8 @@
 
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { fromBytes, writeHex } from '@/core/color'
+import { askPicture } from './ask-picture'
 import { PictureSource } from './picture-source'
-import { decodePicture } from './decode-picture'
 import { Swatch } from '../kit'
 
 /** Longest side of the picture as it is looked at, in pixels. */
@@ -16,16 +16,10 @@ interface Spot {
   readonly y: number
 }
 
-function draw(bitmap: ImageBitmap): HTMLCanvasElement {
-  const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height))
-  const canvas = document.createElement('canvas')
-  canvas.width = Math.max(1, Math.round(bitmap.width * scale))
-  canvas.height = Math.max(1, Math.round(bitmap.height * scale))
-  const context = canvas.getContext('2d', { willReadFrequently: true })!
-  context.imageSmoothingQuality = 'high'
-  context.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
-  bitmap.close()
-  return canvas
+function draw(canvas: HTMLCanvasElement, bitmap: ImageBitmap): void {
+  canvas.width = bitmap.width
+  canvas.height = bitmap.height
+  canvas.getContext('2d', { willReadFrequently: true })!.drawImage(bitmap, 0, 0)
 }
 
 function hexAt(canvas: HTMLCanvasElement, { x, y }: Spot): string {
@@ -35,20 +29,26 @@ function hexAt(canvas: HTMLCanvasElement, { x, y }: Spot): string {
 
 /** A picture of one's own or of the site, looked at through a magnifier, a pixel at a time. */
 export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => void }) {
-  const [picture, setPicture] = useState<{ canvas: HTMLCanvasElement; url: string }>()
+  const [picture, setPicture] = useState<ImageBitmap>()
+  const [hex, setHex] = useState<string>()
+  const canvas = useRef<HTMLCanvasElement>(null)
   const [spot, setSpot] = useState<Spot>({ x: 0, y: 0 })
   const [wrong, setWrong] = useState<string>()
   const lens = useRef<HTMLCanvasElement>(null)
 
   useEffect(() => {
+    if (canvas.current && picture) draw(canvas.current, picture)
+  }, [picture])
+  useEffect(() => {
     const context = lens.current?.getContext('2d')
-    if (!context || !picture) return
+    if (!context || !picture || !canvas.current) return
+    setHex(hexAt(canvas.current, spot))
     const half = (SEEN - 1) / 2
     context.imageSmoothingEnabled = false
     context.fillStyle = '#d4d4d4'
     context.fillRect(0, 0, SEEN * ZOOM, SEEN * ZOOM)
     context.drawImage(
-      picture.canvas,
+      picture,
       spot.x - half,
       spot.y - half,
       SEEN,
@@ -67,17 +67,15 @@ export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => v
   }, [picture, spot])
 
   const take = async (file: Blob) => {
-    const url = URL.createObjectURL(file)
-    const bitmap = await decodePicture(file, url)
-    if (typeof bitmap === 'string') return setWrong(bitmap)
+    const read = await askPicture(file, { want: 'bitmap', longest: LONGEST })
+    if (typeof read === 'string') return setWrong(read)
     setWrong(undefined)
-    const canvas = draw(bitmap)
-    setPicture({ canvas, url })
-    setSpot({ x: canvas.width >> 1, y: canvas.height >> 1 })
+    setSpot({ x: read.bitmap.width >> 1, y: read.bitmap.height >> 1 })
+    setPicture(read.bitmap)
   }
   const spotAt = (event: PointerEvent<HTMLElement>): Spot => {
     const bounds = event.currentTarget.getBoundingClientRect()
-    const { width, height } = picture!.canvas
+    const { width, height } = picture!
     const within = (share: number, size: number) =>
       Math.min(size - 1, Math.max(0, Math.floor(share * size)))
     return {
@@ -96,13 +94,12 @@ export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => v
     const step = steps[event.key]
     if (!step) return
     event.preventDefault()
-    const { width, height } = picture!.canvas
+    const { width, height } = picture!
     setSpot(({ x, y }) => ({
       x: Math.min(width - 1, Math.max(0, x + step[0])),
       y: Math.min(height - 1, Math.max(0, y + step[1])),
     }))
   }
-  const hex = picture && hexAt(picture.canvas, spot)
   return (
     <div className="grid gap-3">
       <PictureSource onTake={(file) => void take(file)} />
@@ -111,23 +108,23 @@ export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => v
           × {wrong}
         </p>
       )}
-      {picture && hex && (
+      {picture && (
         <>
           <button
             type="button"
-            aria-label={`The picture; arrow keys move by a pixel, Enter takes ${hex}`}
+            aria-label={`The picture; arrow keys move by a pixel, Enter takes ${hex ?? 'the colour'}`}
             onPointerMove={(event) => setSpot(spotAt(event))}
             onKeyDown={onKeyDown}
-            onClick={() => onPick(hex)}
+            onClick={() => hex && onPick(hex)}
             className="relative block cursor-crosshair overflow-hidden rounded-md border border-edge-strong/60"
           >
-            <img src={picture.url} alt="" className="block w-full" />
+            <canvas ref={canvas} className="block w-full" />
             <span
               aria-hidden
               className="pointer-events-none absolute size-3 -translate-1/2 rounded-full border-2 border-white shadow-[0_0_0_1.5px_#000]"
               style={{
-                left: `${((spot.x + 0.5) / picture.canvas.width) * 100}%`,
-                top: `${((spot.y + 0.5) / picture.canvas.height) * 100}%`,
+                left: `${((spot.x + 0.5) / picture.width) * 100}%`,
+                top: `${((spot.y + 0.5) / picture.height) * 100}%`,
               }}
             />
           </button>
@@ -138,7 +135,7 @@ export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => v
               height={SEEN * ZOOM}
               className="rounded-full border-2 border-strong"
             />
-            <Swatch color={hex} size={56} />
+            <Swatch color={hex ?? 'transparent'} size={56} />
             <span className="code" role="status">
               {hex}
             </span>

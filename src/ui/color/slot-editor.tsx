@@ -18,7 +18,7 @@ import { useResting } from './use-resting'
 export function SlotEditor({ slot }: { readonly slot: Slot }) {
   const editor = useEditor()
   const { palette, themes } = useEditorState((state) => state.docs.frame)
-  const paint = useRef<(value: string) => void>(undefined)
+  const paint = useRef<ReturnType<typeof slotPainter>>(undefined)
 
   const keep = (value: string) => {
     paint.current = undefined
@@ -31,8 +31,8 @@ export function SlotEditor({ slot }: { readonly slot: Slot }) {
   const drag = (value: string) => {
     const { docs, pageId } = editor.store.getState()
     const stage = stageStore.getState().stage
-    if (stage) paint.current ??= slotPainter(stage.document, docs, pageId, slot.id)
-    paint.current?.(value)
+    if (stage) paint.current ??= slotPainter(stage.document, docs, pageId)
+    paint.current?.(slot.id, value)
     rest(value)
   }
   const rename = (typed: string) => {

@@ -16,7 +16,7 @@ import type {
 } from '@/core/site'
 import type { HarmonyId, HueFamily, Mood } from '@/core/palette'
 import type { RoleId } from '@/core/theme'
-import type { FoundColor } from '@/workers/extract.worker'
+import type { FoundColor } from '@/workers/picture.worker'
 import { summarize } from '@/core/uses'
 import { siteClient, type PendingEdit, type SiteClient } from './client'
 import { problemWords } from '../words'

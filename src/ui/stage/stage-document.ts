@@ -87,24 +87,20 @@ export function createStageWriter(stage: Document) {
 export type StageWriter = ReturnType<typeof createStageWriter>
 
 /**
- * For the time that a slot is dragged: a function that writes its own property
- * and those of its shades, and nothing else. What does not change while it is
- * dragged is found out once, here.
+ * For the time that slots are dragged or tried: a function that writes a slot's
+ * own property and those of its shades, and nothing else. What does not change
+ * meanwhile is found out once, here.
  */
-export function slotPainter(stage: Document, docs: SiteDocs, pageId: PageId, slot: SlotId) {
+export function slotPainter(stage: Document, docs: SiteDocs, pageId: PageId) {
   const { frame } = docs
   const page = docs.pages[pageId]
-  const held = frame.palette.slots[slot]
-  const shades = [
-    ...(shadesInUse(frame, page ? [page] : [])
-      .get(slot)
-      ?.values() ?? []),
-  ]
+  const inUse = shadesInUse(frame, page ? [page] : [])
   const { style } = stage.documentElement
-  return (value: string): void => {
+  return (slot: SlotId, value: string): void => {
+    const held = frame.palette.slots[slot]
     if (!held) return
     const palette = { slots: { [slot]: { ...held, value } } }
-    for (const [property, css] of slotProperties(palette, slot, shades)) {
+    for (const [property, css] of slotProperties(palette, slot, inUse.get(slot)?.values())) {
       style.setProperty(property, css)
     }
   }

@@ -20,10 +20,9 @@ export function PictureWay({ from, onTrial }: PictureWayProps) {
   const take = async (file: Blob) => {
     setBusy(true)
     setWrong(undefined)
-    const url = URL.createObjectURL(file)
-    const read = await readPicture(file, url)
+    const read = await readPicture(file)
     setBusy(false)
-    if (read.ok) onTrial(trialOfPicture(palette, url, read.found, from.count))
+    if (read.ok) onTrial(trialOfPicture(palette, read.preview, read.found, from.count))
     else setWrong(read.wrong)
   }
   return (

@@ -22,7 +22,7 @@ import {
   type SlotId,
   type Study,
 } from '@/core/site'
-import type { FoundColor } from '@/workers/extract.worker'
+import type { FoundColor } from '@/workers/picture.worker'
 import type { Trial, TrialWay } from '../editor'
 
 const paletteColors = (palette: Palette) => palette.order.map((id) => slotColor(palette, id))

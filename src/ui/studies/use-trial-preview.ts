@@ -15,7 +15,14 @@ export function useTrialPreview(): void {
   useEffect(() => {
     if (!trial || !stage) return undefined
     const values = trialValues(docs.frame.palette, trial)
-    for (const { slot, value } of values) slotPainter(stage.document, docs, pageId, slot)(value)
-    return () => values.forEach(({ slot }) => unpaintSlot(stage.document, slot))
+    // A task of its own: the panel's drawing and the page's restyling together would be a long one.
+    const later = setTimeout(() => {
+      const paint = slotPainter(stage.document, docs, pageId)
+      for (const { slot, value } of values) paint(slot, value)
+    })
+    return () => {
+      clearTimeout(later)
+      for (const { slot } of values) unpaintSlot(stage.document, slot)
+    }
   }, [trial, docs, pageId, stage])
 }
