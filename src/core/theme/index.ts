@@ -1,3 +1,6 @@
+export { themeGenerator, type GeneratedRoles } from './generate'
+export { groundKind, usefulGrounds, type GroundKind, type UsefulGround } from './grounds'
+export type { PaletteColor, SlotDecision } from './inks'
 export {
   roleGroups,
   roleIds,

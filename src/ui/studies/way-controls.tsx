@@ -2,9 +2,9 @@
 
 import { ChevronLeft, ChevronRight, Shuffle } from 'lucide-react'
 import { harmonies, type HarmonyId } from '@/core/palette'
-import { readColorText } from '../color'
+import { ColorEditor, readColorText } from '../color'
 import { useEditorState, type Trial } from '../editor'
-import { Button, IconButton, TextField } from '../kit'
+import { Button, IconButton, Popover, TextField } from '../kit'
 import { ListWay } from './list-way'
 import { PictureWay } from './picture-way'
 import { ReadyWay } from './ready-way'
@@ -27,17 +27,23 @@ export function WayControls({ trial, onTrial }: WayControlsProps) {
     case 'harmony':
       return (
         <div className="grid gap-2">
-          <TextField
-            label="The colour to start from"
-            value={from.base}
-            mono
-            onCommit={(typed) => {
-              const read = readColorText(typed)
-              if ('wrong' in read) return read.wrong
-              onTrial(trialOfHarmony(palette, read.value, from.harmony))
-              return undefined
-            }}
-          />
+          <div className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-1.5">
+            <TextField
+              label="The colour to start from"
+              value={from.base}
+              mono
+              onCommit={(typed) => {
+                const read = readColorText(typed)
+                if ('wrong' in read) return read.wrong
+                onTrial(trialOfHarmony(palette, read.value, from.harmony))
+                return undefined
+              }}
+            />
+            <BaseColor
+              value={from.base}
+              onChange={(base) => onTrial(trialOfHarmony(palette, base, from.harmony))}
+            />
+          </div>
           <div role="radiogroup" aria-label="Harmony" className="grid grid-cols-2 gap-1.5">
             {(Object.keys(harmonies) as HarmonyId[]).map((id) => {
               const shown = trialOfHarmony(palette, from.base, id)
@@ -97,4 +103,30 @@ export function WayControls({ trial, onTrial }: WayControlsProps) {
     case 'original':
       return null
   }
+}
+
+interface BaseColorProps {
+  readonly value: string
+  readonly onChange: (value: string) => void
+}
+
+/** The colour that harmonies are made of, by the one editor; it can be picked from a logo too. */
+function BaseColor({ value, onChange }: BaseColorProps) {
+  return (
+    <Popover
+      label="The colour to start from"
+      side="left"
+      width={300}
+      trigger={
+        <button
+          type="button"
+          aria-label="Edit the colour to start from"
+          className="size-8 overflow-hidden rounded-md border border-black/25"
+          style={{ background: value }}
+        />
+      }
+    >
+      <ColorEditor value={value} onDrag={onChange} onCommit={onChange} />
+    </Popover>
+  )
 }

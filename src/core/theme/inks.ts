@@ -1,0 +1,139 @@
+import { colorKey, luminance, over, shadesOf, toOklab, type Color, type Shade } from '../color'
+
+/** A filled slot, as theme generation sees it. */
+export interface PaletteColor {
+  readonly id: string
+  readonly color: Color
+}
+
+/** A slot or one of its shades, as a decision names it. */
+export interface SlotDecision {
+  readonly slot: string
+  readonly shade?: Shade
+}
+
+/** A colour that the palette can give, with what is asked of it again and again. */
+export interface Ink {
+  readonly decision: SlotDecision
+  /** The index of its slot in the palette. */
+  readonly from: number
+  /** Points of lightness from the slot itself, −100…100. */
+  readonly offset: number
+  readonly color: Color
+  /** OKLab, and WCAG 2.2 relative luminance 0…1 of the colour as opaque. */
+  readonly l: number
+  readonly a: number
+  readonly b: number
+  readonly chroma: number
+  readonly luminance: number
+}
+
+/** Points of lightness between the shades that are weighed; the chosen one is refined to a point. */
+export const STEP = 5
+
+/** Always the same members in the same order: these are read millions of times. */
+function inkOf(
+  slot: string,
+  from: number,
+  offset: number,
+  shade: Shade | undefined,
+  color: Color,
+): Ink {
+  const { l, a, b } = toOklab(color)
+  return {
+    decision: shade ? { slot, shade } : { slot },
+    from,
+    offset,
+    color,
+    l,
+    a,
+    b,
+    chroma: Math.sqrt(a * a + b * b),
+    luminance: luminance(color),
+  }
+}
+
+/** What makes a slot opaque again: its shades are, so that what they give does not hang on what lies under them. */
+const opacity = (color: Color): Shade =>
+  color.alpha < 1 ? { alpha: Math.ceil((1 - color.alpha) * 100) } : {}
+
+type Shader = (shade: Shade | undefined) => Color
+
+function shadeBy(shaded: Shader, { id, color }: PaletteColor, from: number, offset: number): Ink {
+  const shade = { ...(offset ? { lightness: offset } : {}), ...opacity(color) }
+  const wanted = Object.keys(shade).length ? shade : undefined
+  return inkOf(id, from, offset, wanted, shaded(wanted))
+}
+
+/** One shade of a slot by lightness, opaque. */
+export function shadeInk(palette: readonly PaletteColor[], from: number, offset: number): Ink {
+  const slot = palette[from]!
+  return shadeBy(shadesOf(slot.color), slot, from, offset)
+}
+
+const ramps = new Map<string, readonly Ink[]>()
+const MOST_RAMPS = 600
+
+/**
+ * A slot and its shades from white to black; one that can be seen through is
+ * there as it is, too. Kept by colour: while one slot is dragged, those of all
+ * others are known.
+ */
+function rampOf(slot: PaletteColor, from: number): readonly Ink[] {
+  const { id, color } = slot
+  const key = `${from} ${id} ${colorKey(color)}`
+  const known = ramps.get(key)
+  if (known) return known
+  if (ramps.size >= MOST_RAMPS) ramps.clear()
+  const shaded = shadesOf(color)
+  const { l } = toOklab(color)
+  const ramp: Ink[] = color.alpha < 1 ? [inkOf(id, from, 0, undefined, color)] : []
+  for (let offset = -100; offset <= 100; offset += STEP) {
+    const at = l + offset / 100
+    if (at > -STEP / 100 && at < 1 + STEP / 100) ramp.push(shadeBy(shaded, slot, from, offset))
+  }
+  ramps.set(key, ramp)
+  return ramp
+}
+
+/** Every ink of a palette, slot by slot. */
+export function inksOf(palette: readonly PaletteColor[]): Ink[] {
+  return palette.flatMap(rampOf)
+}
+
+/** A colour to stand on, as it is seen. */
+export interface Footing {
+  readonly color: Color
+  readonly luminance: number
+}
+
+export function footing(color: Color): Footing {
+  return { color, luminance: luminance(color) }
+}
+
+/** The contrast ratio (WCAG 2.2) of an ink on a footing, as it is seen there. */
+export function inkContrast(ink: Ink, ground: Footing): number {
+  const own = ink.color.alpha < 1 ? luminance(over(ink.color, ground.color)) : ink.luminance
+  return own > ground.luminance
+    ? (own + 0.05) / (ground.luminance + 0.05)
+    : (ground.luminance + 0.05) / (own + 0.05)
+}
+
+/** The lowest contrast of an ink over several footings. */
+export function worstContrast(ink: Ink, grounds: readonly Footing[]): number {
+  let worst = Infinity
+  for (const ground of grounds) worst = Math.min(worst, inkContrast(ink, ground))
+  return worst
+}
+
+/** Distance in OKLab, squared: for comparisons. */
+export function squaredDistance(
+  p: Pick<Ink, 'l' | 'a' | 'b'>,
+  q: Pick<Ink, 'l' | 'a' | 'b'>,
+): number {
+  const [l, a, b] = [p.l - q.l, p.a - q.a, p.b - q.b]
+  return l * l + a * a + b * b
+}
+
+export const inkDistance = (p: Pick<Ink, 'l' | 'a' | 'b'>, q: Pick<Ink, 'l' | 'a' | 'b'>): number =>
+  Math.sqrt(squaredDistance(p, q))
