@@ -1,6 +1,6 @@
 /** Arrows go one way: app → server → core, app → ui → core, workers → core. */
 const rooms =
-  'color|palette|theme|site|elements|edit|resolve|render|uses|sweep|check|formats|payloads'
+  'color|palette|theme|site|elements|generate|edit|resolve|render|uses|sweep|check|formats|payloads'
 
 module.exports = {
   forbidden: [

@@ -14,7 +14,7 @@ function decide(short: Decision): unknown {
 
 export function theme(id: string, name: string, roles: Record<RoleId, Decision>) {
   const decided = Object.entries(roles).map(([role, decision]) => [role, decide(decision)])
-  return { id, name, roles: Object.fromEntries(decided) }
+  return { id, name, roles: Object.fromEntries(decided), hand: [] }
 }
 
 type ShortTheme = ReturnType<typeof theme>

@@ -100,6 +100,7 @@ export const ferryFrame: Frame = frameSchema.parse({
   schema: schemaVersion,
   name: 'Ferrybank Boat Hire',
   palette: palette(slots),
+  edition: 'light',
   themes: themeSet(themes),
   styles: {},
   type: {

@@ -164,6 +164,7 @@ export const ternFrame: Frame = frameSchema.parse({
   schema: schemaVersion,
   name: 'Tern & Thistle',
   palette: palette(slots, { brand: ['#1c5a54'] }),
+  edition: 'light',
   themes: themeSet(themes),
   styles: {
     booking: { id: 'booking', name: 'Booking button', kind: 'mainButton', colors: {} },

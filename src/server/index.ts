@@ -7,3 +7,4 @@ export { publicationOf, publish, publishedFile, publishedZip } from './publishin
 export { listShares, readShare, revokeShare, sharePalette } from './shares'
 export { listSites, loadPage, loadSite } from './sites'
 export { applySweep, dryRun, inventory, removeSlot, slotUses } from './sweeps'
+export { removeTheme } from './themes'

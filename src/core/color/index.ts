@@ -25,6 +25,7 @@ export { difference } from './difference'
 export { mapToGamut } from './gamut'
 export {
   applyShade,
+  sameHue,
   shadeSchema,
   shadesOf,
   shadeToken,

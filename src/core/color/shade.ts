@@ -74,3 +74,9 @@ export function writeShade(shade: Shade): string {
     })
     .join(' ')
 }
+
+/** The same hue and chroma, lighter (or, below 0, darker) by points of OKLCH lightness 0…100, within sRGB. */
+export function sameHue(color: Color, points: number): Color {
+  const { l, c, h, alpha } = toOklch(color)
+  return mapToGamut(fromOklch({ l: clamp(l + points / 100, 0, 1), c, h, alpha }))
+}

@@ -15,7 +15,8 @@ import { setBlend, setSectionTheme } from './section-edits'
 import { setCustomCss } from './site-edits'
 import { dropStudy, keepStudy, setSlots } from './study-edits'
 import { sweep } from './sweep-edit'
-import { setRole } from './theme-edits'
+import { removeTheme } from './remove-theme-edit'
+import { addTheme, orderThemes, renameTheme, setCells, setEdition, setRole } from './theme-edits'
 import type { EditKind } from './edit'
 
 /** Every kind of edit that a person can make in the editor. */
@@ -31,6 +32,11 @@ const editKinds = {
   keepStudy,
   dropStudy,
   setRole,
+  setCells,
+  addTheme,
+  renameTheme,
+  orderThemes,
+  setEdition,
   setSectionTheme,
   setBlend,
   setElementColor,
@@ -40,7 +46,7 @@ const editKinds = {
 } as const
 
 /** Edits that the server makes itself, from a dry run or a checkpoint. */
-const serverKinds = { sweep, removeSlot, restore } as const
+const serverKinds = { sweep, removeSlot, removeTheme, restore } as const
 
 type KindsOf<Table> = Table[keyof Table]
 type CommandOf<Kind> = Kind extends EditKind<infer Command> ? Command : never

@@ -2,14 +2,20 @@ import { z } from 'zod'
 import { writeShade } from '../color'
 import {
   colorDecision,
+  editions,
   isBound,
+  mostThemes,
+  nameText,
+  plainText,
   slotName,
   themeId,
+  themeSchema,
   type ColorDecision,
   type SiteDocs,
+  type Theme,
 } from '../site'
 import { roleIds, roleName } from '../theme'
-import { defineEdit } from './edit'
+import { defineEdit, type DraftDocs, type EditProblem } from './edit'
 
 /** A decision in a few words: `Brand −10`, or the loose colour as it was written. */
 export function decisionWords(decision: ColorDecision, { frame }: SiteDocs): string {
@@ -35,6 +41,7 @@ export const setRole = defineEdit<z.infer<typeof setRoleCommand>>({
       const theme = frame.themes.byId[id]
       if (!theme) return 'theme-gone'
       theme.roles[role] = decision
+      if (!theme.hand.includes(role)) theme.hand.push(role)
     }
   },
   describe({ themes, role, decision }, docs) {
@@ -45,4 +52,163 @@ export const setRole = defineEdit<z.infer<typeof setRoleCommand>>({
         : themes.map((id) => byId[id]?.name ?? id).join(', ')
     return `${roleName(role)} ${where}: ${decisionWords(decision, docs)}`
   },
+})
+
+const cell = z.strictObject({
+  theme: themeId,
+  role: z.enum(roleIds),
+  decision: colorDecision,
+  /** The dark edition's decision rather than the light one's. */
+  dark: z.literal(true).optional(),
+})
+
+const setCellsCommand = z.strictObject({
+  type: z.literal('setCells'),
+  told: plainText(160),
+  cells: z.array(cell).max(mostThemes * roleIds.length * 2),
+  /** Whether a person decides: what is generated may be generated anew. */
+  hand: z.boolean(),
+  /** Themes that are new, at the end of the order. */
+  add: z.array(themeSchema).max(mostThemes).optional(),
+})
+
+function missingSlot({ frame }: DraftDocs, decisions: readonly ColorDecision[]): boolean {
+  return decisions.some((each) => isBound(each) && !frame.palette.slots[each.slot])
+}
+
+function addTo(
+  { frame: { themes } }: DraftDocs,
+  theme: Theme,
+  at: number,
+): EditProblem | undefined {
+  if (themes.byId[theme.id]) return 'theme-taken'
+  if (themes.order.length >= mostThemes) return 'themes-full'
+  themes.byId[theme.id] = theme
+  themes.order = themes.order.toSpliced(at, 0, theme.id)
+}
+
+/** Decides many cells of the theme sheet at once, and adds themes: what pasting, fixing and generating are. */
+export const setCells = defineEdit<z.infer<typeof setCellsCommand>>({
+  type: 'setCells',
+  schema: setCellsCommand,
+  pages: () => [],
+  apply(draft, { cells, hand, add = [] }) {
+    const { themes } = draft.frame
+    if (
+      missingSlot(
+        draft,
+        cells.map(({ decision }) => decision),
+      )
+    )
+      return 'slot-gone'
+    for (const { theme: id, role, decision, dark } of cells) {
+      const theme = themes.byId[id]
+      if (!theme) return 'theme-gone'
+      if (dark) {
+        theme.dark ??= { ...theme.roles }
+        theme.dark[role] = decision
+        continue
+      }
+      theme.roles[role] = decision
+      const others = theme.hand.filter((each) => each !== role)
+      const next = hand ? [...others, role] : others
+      if (next.length !== theme.hand.length) theme.hand = next
+    }
+    for (const theme of add) {
+      if (missingSlot(draft, Object.values(theme.roles))) return 'slot-gone'
+      const problem = addTo(draft, theme, themes.order.length)
+      if (problem) return problem
+    }
+  },
+  describe: ({ told }) => told,
+})
+
+const addThemeCommand = z.strictObject({
+  type: z.literal('addTheme'),
+  theme: themeSchema,
+  /** The theme behind which it stands; at the end where it is left out. */
+  after: themeId.optional(),
+})
+
+export const addTheme = defineEdit<z.infer<typeof addThemeCommand>>({
+  type: 'addTheme',
+  schema: addThemeCommand,
+  pages: () => [],
+  apply(draft, { theme, after }) {
+    if (missingSlot(draft, Object.values(theme.roles))) return 'slot-gone'
+    const { order } = draft.frame.themes
+    const at = after ? order.indexOf(after) : -1
+    return addTo(draft, theme, at < 0 ? order.length : at + 1)
+  },
+  describe: ({ theme }) => `Theme ${theme.name} added`,
+})
+
+const renameThemeCommand = z.strictObject({
+  type: z.literal('renameTheme'),
+  theme: themeId,
+  name: nameText,
+})
+
+export const renameTheme = defineEdit<z.infer<typeof renameThemeCommand>>({
+  type: 'renameTheme',
+  schema: renameThemeCommand,
+  pages: () => [],
+  apply({ frame: { themes } }, { theme: id, name }) {
+    const theme = themes.byId[id]
+    if (!theme) return 'theme-gone'
+    const clash = Object.values(themes.byId).some(
+      (other) => other.id !== id && other.name.toLowerCase() === name.toLowerCase(),
+    )
+    if (clash) return 'theme-named'
+    theme.name = name
+  },
+  describe: ({ theme, name }, { frame }) =>
+    `${frame.themes.byId[theme]?.name ?? theme} renamed to ${name}`,
+})
+
+const orderThemesCommand = z.strictObject({
+  type: z.literal('orderThemes'),
+  order: z.array(themeId).max(mostThemes),
+})
+
+/** Puts the themes in an order; it must name every theme once. */
+export const orderThemes = defineEdit<z.infer<typeof orderThemesCommand>>({
+  type: 'orderThemes',
+  schema: orderThemesCommand,
+  pages: () => [],
+  apply({ frame: { themes } }, { order }) {
+    if ([...order].sort().join() !== [...themes.order].sort().join()) return 'theme-gone'
+    if (order.join() !== themes.order.join()) themes.order = order
+  },
+  describe: () => 'Themes put in another order',
+})
+
+const setEditionCommand = z.strictObject({
+  type: z.literal('setEdition'),
+  edition: z.enum(editions),
+  /** What each theme is after dark; those that are left out keep what they have. */
+  dark: z.record(themeId, themeSchema.shape.roles).optional(),
+})
+
+/** Gives the site a dark edition, or says who decides between the two. */
+export const setEdition = defineEdit<z.infer<typeof setEditionCommand>>({
+  type: 'setEdition',
+  schema: setEditionCommand,
+  pages: () => [],
+  apply(draft, { edition, dark = {} }) {
+    const { frame } = draft
+    for (const [id, roles] of Object.entries(dark)) {
+      const theme = frame.themes.byId[id as Theme['id']]
+      if (!theme) return 'theme-gone'
+      if (missingSlot(draft, Object.values(roles))) return 'slot-gone'
+      theme.dark = roles
+    }
+    frame.edition = edition
+  },
+  describe: ({ edition }) =>
+    ({
+      light: 'Light edition only',
+      visitor: 'Dark edition, by the visitor’s setting',
+      switch: 'Dark edition, by a switch',
+    })[edition],
 })

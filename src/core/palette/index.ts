@@ -17,4 +17,4 @@ export {
   type ReadyMade,
 } from './ready-made'
 export { reshuffle, seededRandom } from './reshuffle'
-export { fanOf, greyed, sameHue, stepDecision, stepShade } from './shades'
+export { fanOf, greyed, stepDecision, stepShade } from './shades'

@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import fc from 'fast-check'
-import { colorOf, difference, luminance, toOklch, writeHex } from '../color'
+import { colorOf, difference, luminance, sameHue, toOklch, writeHex } from '../color'
 import { anyColor } from '../color/random-color.fixture'
 import { ternFrame } from '@demo/tern/frame'
 import { paletteFaults } from './faults'
 import { colorNamer } from './names'
 import { findReadyMade, hueFamilies, hueFamilyOf, moods, readyMade, type Mood } from './ready-made'
-import { fanOf, greyed, sameHue } from './shades'
+import { fanOf, greyed } from './shades'
 
 const colorsOf = (hexes: readonly string[]) => hexes.map((hex) => colorOf(hex)!)
 

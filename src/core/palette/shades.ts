@@ -17,12 +17,6 @@ export function stepShade(shade: Shade | undefined, lightness: number): Shade {
   return { ...shade, lightness: Math.min(100, Math.max(-100, moved)) }
 }
 
-/** The same hue and chroma, lighter (or, below 0, darker) by points of OKLCH lightness 0…100, within sRGB. */
-export function sameHue(color: Color, points: number): Color {
-  const { l, c, h, alpha } = toOklch(color)
-  return mapToGamut(fromOklch({ l: Math.min(1, Math.max(0, l + points / 100)), c, h, alpha }))
-}
-
 /** The greys of the same lightness (OKLCH chroma 0). */
 export function greyed(color: Color): Color {
   return mapToGamut(fromOklch({ ...toOklch(color), c: 0 }))

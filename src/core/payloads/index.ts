@@ -6,6 +6,7 @@ export {
   copyPaletteRequest,
   dryRunRequest,
   removeSlotRequest,
+  removeThemeRequest,
   returnRequest,
   revokeRequest,
   saveRequest,

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { editSchema } from '../edit'
-import { colorDecision, nameText, slotId } from '../site'
+import { colorDecision, nameText, slotId, themeId } from '../site'
 import { sweepRequest } from '../sweep'
 
 const revision = z.number().int().min(0)
@@ -22,3 +22,4 @@ export const applySweepRequest = z.strictObject({ base: revision, sweep: sweepRe
 export const shareRequest = z.strictObject({ base: revision })
 export const revokeRequest = z.strictObject({ share: z.string().max(80) })
 export const copyPaletteRequest = z.strictObject({ to: z.string().max(80) })
+export const removeThemeRequest = z.strictObject({ base: revision, theme: themeId, to: themeId })

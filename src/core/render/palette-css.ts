@@ -37,6 +37,7 @@ export function shadesInUse(frame: Frame, pages: readonly Page[]): ShadesBySlot 
   const found: ShadesBySlot = new Map()
   for (const theme of Object.values(frame.themes.byId)) {
     for (const decision of Object.values(theme.roles)) add(found, decision)
+    for (const decision of Object.values(theme.dark ?? {})) add(found, decision)
   }
   for (const style of Object.values(frame.styles)) addFacets(found, style.colors)
   for (const { body } of [frame, ...pages]) addBody(found, body)

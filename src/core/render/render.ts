@@ -16,7 +16,7 @@ import { fontCss, kindsCss, settingsCss } from './base-css'
 import { writeRules, type CssRule } from './css-names'
 import { overrideRules } from './facet-css'
 import { paletteCss } from './palette-css'
-import { themesCss } from './theme-css'
+import { editionSwitch, themesCss } from './theme-css'
 
 /** Where things lie, seen from the page that is written. */
 export interface Whereabouts {
@@ -71,13 +71,21 @@ function writeSection(
     { class: `inner ${section.layout}${section.centered ? ' center' : ''}` },
     writeElements(section.children, body, page, where),
   )
+  const hasSwitch = section.kind === 'footer' && docs.frame.edition === 'switch'
   const kind = section.kind === 'band' ? '' : ` ${section.kind}`
   return tag(
     SECTION_TAG[section.kind],
     { class: `section${kind}`, 'data-theme': theme.id, 'data-section': section.id },
-    inner,
+    hasSwitch ? inner + switchHtml : inner,
   )
 }
+
+/** Visitors change editions by a checkbox and the stylesheet alone: nothing on a page runs. */
+const switchHtml = tag(
+  'label',
+  { class: 'edition-switch' },
+  `<input type="checkbox" id="${editionSwitch}"> Dark edition`,
+)
 
 export interface WrittenSection {
   readonly id: string

@@ -1,14 +1,31 @@
-import { themesInOrder, type Frame } from '../site'
+import { themesInOrder, type Frame, type Theme, type ThemeRoles } from '../site'
 import { roleIds } from '../theme'
 import { roleProperty, writeRules } from './css-names'
 import { decisionCss } from './paint-css'
 
-/** Each theme says which slot every role takes. */
-export function themesCss(frame: Frame): string {
-  return writeRules(
-    themesInOrder(frame.themes).map((theme) => ({
-      selector: `[data-theme="${theme.id}"]`,
-      declarations: roleIds.map((role) => [roleProperty(role), decisionCss(theme.roles[role])]),
-    })),
+/** The id of the checkbox that visitors change editions by, where the site has one. */
+export const editionSwitch = 'dark-edition'
+
+const ruleFor = (before: string, { id }: Theme, roles: ThemeRoles) => ({
+  selector: `${before}[data-theme="${id}"]`,
+  declarations: roleIds.map((role) => [roleProperty(role), decisionCss(roles[role])] as const),
+})
+
+/** The themes after dark, under whatever decides that it is. */
+function darkCss({ edition, themes }: Frame): string {
+  if (edition === 'light') return ''
+  const before = edition === 'switch' ? `:root:has(#${editionSwitch}:checked) ` : ''
+  const rules = writeRules(
+    themesInOrder(themes).flatMap((theme) =>
+      theme.dark ? [ruleFor(before, theme, theme.dark)] : [],
+    ),
   )
+  if (edition === 'switch' || !rules) return rules
+  return `@media (prefers-color-scheme: dark) {\n${rules.replace(/^(?=.)/gm, '  ')}}\n`
+}
+
+/** Each theme says which slot every role takes; after dark too, where there is a dark edition. */
+export function themesCss(frame: Frame): string {
+  const light = themesInOrder(frame.themes).map((theme) => ruleFor('', theme, theme.roles))
+  return writeRules(light) + darkCss(frame)
 }

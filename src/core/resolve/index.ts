@@ -7,7 +7,13 @@ export {
   type Slots,
 } from './decision'
 export { groundsUnder, readingOf, type Reading } from './grounds'
-export { failingRoles, seenRole, themeReading, type ThemeReading } from './theme-reading'
+export {
+  failingRoles,
+  seenGrounds,
+  seenRole,
+  themeReading,
+  type ThemeReading,
+} from './theme-reading'
 export { roleMeetings, slotMeetings, type Meeting } from './meetings'
 export { parentsOf, spotsOnPage, type Spot } from './spot'
 export { facetRole, facetsOf, styleChain, traceFacet, type Decider, type Trace } from './trace'

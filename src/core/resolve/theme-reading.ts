@@ -1,4 +1,4 @@
-import { contrast, over, white } from '../color'
+import { contrast, over, white, type Color } from '../color'
 import type { Palette, Theme } from '../site'
 import { roleIds, roles, type RoleId } from '../theme'
 import { decisionColor } from './decision'
@@ -17,6 +17,16 @@ export function seenRole(palette: Palette, theme: Theme, role: RoleId) {
   return role === 'ground' ? ground : over(decisionColor(palette, theme.roles[role]), ground)
 }
 
+/** What a role is seen as where others stand on it: a fill that lets through shows ground or cards. */
+export function seenGrounds(palette: Palette, theme: Theme, on: RoleId): Color[] {
+  const ground = seenRole(palette, theme, 'ground')
+  if (on === 'ground') return [ground]
+  const surface = seenRole(palette, theme, 'surface')
+  if (on === 'surface') return [surface]
+  const fill = decisionColor(palette, theme.roles[on])
+  return fill.alpha >= 1 ? [fill] : [over(fill, ground), over(fill, surface)]
+}
+
 /** How a role of a theme reads at its worst; undefined for roles that need no contrast. */
 export function themeReading(
   palette: Palette,
@@ -26,10 +36,12 @@ export function themeReading(
   const { on, needs } = roles[role]
   if (needs === undefined) return undefined
   const color = decisionColor(palette, theme.roles[role])
-  const readings = on.map((ground) => {
-    const ratio = contrast(color, seenRole(palette, theme, ground))
-    return { ratio, needs, passes: ratio >= needs, on: ground }
-  })
+  const readings = on.flatMap((ground) =>
+    seenGrounds(palette, theme, ground).map((seen) => {
+      const ratio = contrast(color, seen)
+      return { ratio, needs, passes: ratio >= needs, on: ground }
+    }),
+  )
   return readings.sort((a, b) => a.ratio - b.ratio)[0]
 }
 

@@ -5,13 +5,13 @@ import { nameText, paletteSchema, plainText } from './palette'
 import { facetColors } from './paint'
 import { bodySchema } from './section'
 import { mostStudies, studySchema } from './study'
-import { themesSchema } from './theme'
+import { editions, themesSchema } from './theme'
 
 /** Longest custom CSS, in UTF-16 units. */
 export const mostCustomCss = 200_000
 
 /** The shape of a document that is written today; see `upgrade`. */
-export const schemaVersion = 3
+export const schemaVersion = 4
 
 /** A shared style of elements; a variant inherits from `parent` all it does not set. */
 export const elementStyleSchema = z.strictObject({
@@ -56,6 +56,7 @@ export const frameSchema = z.strictObject({
   name: nameText,
   palette: paletteSchema,
   themes: themesSchema,
+  edition: z.enum(editions),
   styles: z.record(styleId, elementStyleSchema),
   type: typeSchema,
   layout: layoutSchema,

@@ -33,7 +33,16 @@ export {
   type ShadeScale,
   type Slot,
 } from './palette'
-export { themeSchema, themesInOrder, type Theme, type Themes } from './theme'
+export {
+  editions,
+  mostThemes,
+  themeSchema,
+  themesInOrder,
+  type Edition,
+  type Theme,
+  type ThemeRoles,
+  type Themes,
+} from './theme'
 export {
   childrenOf,
   sectionOf,

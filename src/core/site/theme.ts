@@ -4,15 +4,30 @@ import { themeId } from './ids'
 import { nameText } from './palette'
 import { colorDecision } from './paint'
 
+const rolesSchema = z.record(z.enum(roleIds), colorDecision)
+
 /** A full set of role decisions. */
 export const themeSchema = z.strictObject({
   id: themeId,
   name: nameText,
-  roles: z.record(z.enum(roleIds), colorDecision),
+  roles: rolesSchema,
+  /** The roles that a person decided; generating anew leaves them alone. */
+  hand: z.array(z.enum(roleIds)).max(roleIds.length),
+  /** The same theme after dark, where the site has a dark edition. */
+  dark: rolesSchema.optional(),
 })
 
+export type ThemeRoles = z.infer<typeof rolesSchema>
+
+/** Who decides between the light and the dark edition of the published pages. */
+export const editions = ['light', 'visitor', 'switch'] as const
+export type Edition = (typeof editions)[number]
+
+/** Most themes that a site holds. */
+export const mostThemes = 64
+
 export const themesSchema = z.strictObject({
-  order: z.array(themeId).min(1).max(64),
+  order: z.array(themeId).min(1).max(mostThemes),
   byId: z.record(themeId, themeSchema),
 })
 

@@ -18,16 +18,30 @@ function withScale(palette: StoredPalette) {
   return { ...palette, shades: usualShadeScale, original }
 }
 
+interface StoredThemes {
+  readonly order: readonly string[]
+  readonly byId: Readonly<Record<string, object>>
+}
+
+/** What a design came with counts as generated. */
+function withHand(themes: StoredThemes) {
+  const byId = Object.entries(themes.byId).map(([id, theme]) => [id, { ...theme, hand: [] }])
+  return { ...themes, byId: Object.fromEntries(byId) }
+}
+
 /** Steps from version n to n + 1, by n. A change of the document's shape adds its step here. */
 const frameSteps: Readonly<Record<number, Step>> = {
   // 2: studies are kept with the site.
   1: (frame) => ({ ...frame, studies: [] }),
   // 3: slots fan out by a scale, and the palette remembers what the design came with.
   2: (frame) => ({ ...frame, palette: withScale(frame.palette as StoredPalette) }),
+  // 4: themes know what a person decided in them, and may have a dark edition.
+  3: (frame) => ({ ...frame, edition: 'light', themes: withHand(frame.themes as StoredThemes) }),
 }
 const pageSteps: Readonly<Record<number, Step>> = {
   1: (page) => page,
   2: (page) => page,
+  3: (page) => page,
 }
 
 export class DocumentUnreadable extends Error {}

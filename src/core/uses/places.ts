@@ -13,6 +13,7 @@ import {
   type Page,
   type Palette,
   type SlotId,
+  type Theme,
 } from '../site'
 import { roleIds, roleName, roles } from '../theme'
 import { contextOf, lineAt, readCssColors, type FoundInCss } from './css-reader'
@@ -132,17 +133,25 @@ const themesPlace: Place = {
     page
       ? []
       : themesInOrder(frame.themes).flatMap((theme) =>
-          roleIds.map((role) =>
-            decisionUse(frame.palette, theme.roles[role], {
-              place: 'themes',
-              doc: 'frame',
-              path: ['themes', 'byId', theme.id, 'roles', role],
-              paints: roles[role].paints,
-              label: `${theme.name}, ${roleName(role).toLowerCase()}`,
-              owner: { theme: theme.id, role },
-            }),
-          ),
+          (['roles', 'dark'] as const).flatMap((set) => themeUses(frame.palette, theme, set)),
         ),
+}
+
+/** The decisions of a theme, of its light or its dark edition. */
+function themeUses(palette: Palette, theme: Theme, set: 'roles' | 'dark'): Use[] {
+  const decided = theme[set]
+  if (!decided) return []
+  const after = set === 'dark' ? ', after dark' : ''
+  return roleIds.map((role) =>
+    decisionUse(palette, decided[role], {
+      place: 'themes',
+      doc: 'frame',
+      path: ['themes', 'byId', theme.id, set, role],
+      paints: roles[role].paints,
+      label: `${theme.name}, ${roleName(role).toLowerCase()}${after}`,
+      owner: { theme: theme.id, role },
+    }),
+  )
 }
 
 const stylesPlace: Place = {

@@ -8,12 +8,12 @@ import {
   colorKey,
   colorOf,
   isOutOfGamut,
+  sameHue,
   white,
   writeColor,
   writeHex,
   type Color,
 } from '@/core/color'
-import { sameHue } from '@/core/palette'
 import { IconButton, Slider, Swatch, TextField } from '../kit'
 import { ColorArea } from './color-area'
 import { Codes } from './color-codes'

@@ -14,7 +14,7 @@ import {
   type SiteName,
   type SlotUses,
 } from '@/core/payloads'
-import type { ColorDecision, SlotId } from '@/core/site'
+import type { ColorDecision, SlotId, ThemeId } from '@/core/site'
 import type { Edit } from '@/core/edit'
 import type { SweepRequest } from '@/core/sweep'
 
@@ -66,6 +66,8 @@ export function siteClient(site: string) {
       call<Saved & { changed: number }>(`${at}/sweep`, { base, sweep }),
     removeSlot: (base: number, slot: SlotId, to: ColorDecision) =>
       call<Saved>(`${at}/slots/remove`, { base, slot, to }),
+    removeTheme: (base: number, theme: ThemeId, to: ThemeId) =>
+      call<Saved>(`${at}/themes/remove`, { base, theme, to }),
     slotUses: (slot: string) => call<SlotUses>(`${at}/slots/${encodeURIComponent(slot)}/uses`),
     shares: () => call<ShareEntry[]>(`${at}/shares`),
     share: (base: number) => call<ShareEntry>(`${at}/shares`, { base }),

@@ -1,0 +1,14 @@
+export { afterDark, darkEdition } from './dark-edition'
+export { disagreements, type Disagreement } from './disagreements'
+export { fixesFor, readableChoices, type CellFix, type ReadableChoice } from './fixes'
+export {
+  explainRole,
+  generatedRoles,
+  generateThemeOn,
+  generateThemes,
+  paletteColors,
+  planRegeneration,
+  type CellChange,
+  type Regeneration,
+} from './generated'
+export { proposeRhythm, themesByKind } from './rhythm'
