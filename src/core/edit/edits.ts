@@ -11,7 +11,7 @@ import {
 } from './palette-edits'
 import { removeSlot } from './remove-slot-edit'
 import { restore } from './restore-edit'
-import { setBlend, setSectionTheme } from './section-edits'
+import { setBlend, setSectionTheme, setSectionThemes } from './section-edits'
 import { setCustomCss } from './site-edits'
 import { dropStudy, keepStudy, setSlots } from './study-edits'
 import { sweep } from './sweep-edit'
@@ -38,6 +38,7 @@ const editKinds = {
   orderThemes,
   setEdition,
   setSectionTheme,
+  setSectionThemes,
   setBlend,
   setElementColor,
   setSectionColor,

@@ -11,3 +11,4 @@ export {
 } from './apply'
 export { editSchema, kindOfEdit, type AnyEdit, type Edit, type ServerEdit } from './edits'
 export { type SweepChange } from './sweep-edit'
+export { readDecision, writeDecision } from './decision-text'

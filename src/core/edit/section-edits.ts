@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { bodyOf, docId, sectionId, themeId } from '../site'
+import { bodyOf, docId, plainText, sectionId, themeId } from '../site'
 import { defineEdit, draftBody, pagesIn } from './edit'
 
 const setSectionThemeCommand = z.strictObject({
@@ -33,6 +33,34 @@ export const setSectionTheme = defineEdit<z.infer<typeof setSectionThemeCommand>
     const told = names.length > 2 ? `${names.length} sections` : names.join(' and ')
     return `${told}: theme ${docs.frame.themes.byId[theme]?.name ?? theme}`
   },
+})
+
+const setSectionThemesCommand = z.strictObject({
+  type: z.literal('setSectionThemes'),
+  told: plainText(120),
+  sections: z
+    .array(z.strictObject({ doc: docId, section: sectionId, theme: themeId }))
+    .min(1)
+    .max(2000),
+})
+
+/** Gives many sections a theme each: what applying a rhythm is. */
+export const setSectionThemes = defineEdit<z.infer<typeof setSectionThemesCommand>>({
+  type: 'setSectionThemes',
+  schema: setSectionThemesCommand,
+  pages: ({ sections }) => [...new Set(pagesIn(sections.map(({ doc }) => doc)))],
+  apply(draft, { sections }) {
+    for (const { doc, section: id, theme } of sections) {
+      if (!draft.frame.themes.byId[theme]) return 'theme-gone'
+      const body = draftBody(draft, doc)
+      if (!body) return 'page-gone'
+      const section = body.sections[id]
+      if (!section) return 'section-gone'
+      section.theme = theme
+      if (section.blend) delete section.blend
+    }
+  },
+  describe: ({ told }) => told,
 })
 
 const setBlendCommand = z.strictObject({

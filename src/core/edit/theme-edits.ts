@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { writeShade } from '../color'
 import {
   colorDecision,
   editions,
@@ -7,7 +6,6 @@ import {
   mostThemes,
   nameText,
   plainText,
-  slotName,
   themeId,
   themeSchema,
   type ColorDecision,
@@ -15,14 +13,11 @@ import {
   type Theme,
 } from '../site'
 import { roleIds, roleName } from '../theme'
+import { writeDecision } from './decision-text'
 import { defineEdit, type DraftDocs, type EditProblem } from './edit'
 
-/** A decision in a few words: `Brand −10`, or the loose colour as it was written. */
-export function decisionWords(decision: ColorDecision, { frame }: SiteDocs): string {
-  if (!isBound(decision)) return decision.value
-  const name = slotName(frame.palette, decision.slot)
-  return decision.shade ? `${name} ${writeShade(decision.shade)}` : name
-}
+export const decisionWords = (decision: ColorDecision, { frame }: SiteDocs): string =>
+  writeDecision(frame.palette, decision)
 
 const setRoleCommand = z.strictObject({
   type: z.literal('setRole'),

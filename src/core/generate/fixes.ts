@@ -68,20 +68,17 @@ export function readableChoices(palette: Palette, theme: Theme, role: RoleId): R
     const { ratio, holds } = worst(palette, theme, role, candidate)
     return ratio >= needs && holds
   }
-  const shade = nearestShade(now, reads)
+  const gap = (decision: ColorDecision) => difference(decisionColor(palette, decision), color)
   const slots = slotsInOrder(palette)
     .filter(({ value }) => value !== null)
     .map(({ id }): ColorDecision => ({ slot: id }))
-    .filter(reads)
-    .sort(
-      (a, b) =>
-        difference(decisionColor(palette, a), color) - difference(decisionColor(palette, b), color),
-    )
-  // A shade of a loose colour stays loose; the same shade of a slot near to it would be bound.
-  const bound = isBound(now)
-    ? []
-    : slots.slice(0, 1).flatMap((slot) => nearestShade(slot, reads) ?? [])
-  const found = [...(shade ? [shade] : []), ...slots, ...bound]
+  const whole = slots.filter(reads).sort((a, b) => gap(a) - gap(b))
+  const shades = slots
+    .flatMap((slot) => (whole.includes(slot) ? [] : (nearestShade(slot, reads) ?? [])))
+    .sort((a, b) => gap(a) - gap(b))
+  const own = nearestShade(now, reads)
+  // The same hue first, then a slot itself, then whatever shade is nearest.
+  const found = [...(own ? [own] : []), ...whole.slice(0, 1), ...shades, ...whole]
   const unique = [...new Map(found.map((each) => [canonicalJson(each), each])).values()]
   return unique.slice(0, 3).map((decision) => ({
     decision,

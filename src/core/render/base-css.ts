@@ -12,6 +12,8 @@ body { margin: 0; font-family: var(--font-body); font-weight: var(--weight-body)
 a { color: inherit; }
 :focus-visible { outline: 2px solid; outline-offset: 2px; }
 a:where(.link, .navigation-link, .wordmark):focus-visible { outline-color: var(--role-focus); }
+:is(.main-button, .quiet-button, .field):disabled { opacity: 0.5; cursor: not-allowed; }
+:is(.main-button, .quiet-button):active { transform: translateY(1px); }
 @media (prefers-reduced-motion: no-preference) {
   .main-button, .quiet-button, .link, .navigation-link { transition: background-color 0.12s, color 0.12s, border-color 0.12s; }
 }`

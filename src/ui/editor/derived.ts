@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { spotsOnPage, type Spot } from '@/core/resolve'
-import type { Page } from '@/core/site'
+import { afterDark } from '@/core/generate'
+import type { Page, SiteDocs } from '@/core/site'
 import { reachOf, summarize, type Reach } from '@/core/uses'
 import { useEditorState } from './context'
 import type { Selection } from './store'
@@ -19,8 +20,15 @@ export function usePage(): Page | undefined {
   return useEditorState((state) => state.docs.pages[state.pageId])
 }
 
-export function useSpots(): Spot[] {
+/** The documents as they are looked at: in the light edition, or after dark. */
+export function useShownDocs(): SiteDocs {
   const docs = useEditorState((state) => state.docs)
+  const dark = useEditorState((state) => state.afterDark)
+  return useMemo(() => (dark ? { ...docs, frame: afterDark(docs.frame) } : docs), [docs, dark])
+}
+
+export function useSpots(): Spot[] {
+  const docs = useShownDocs()
   const pageId = useEditorState((state) => state.pageId)
   return useMemo(() => spotsOnPage(docs, pageId), [docs, pageId])
 }

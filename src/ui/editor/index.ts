@@ -1,7 +1,7 @@
 export type { SiteClient } from './client'
 export { EditorProvider, useEditor, useEditorState } from './context'
 export { decisionHex, themeLook } from './look'
-export { spotOfSelection, usePage, useReach, useSpots } from './derived'
+export { spotOfSelection, usePage, useReach, useShownDocs, useSpots } from './derived'
 export type {
   DeviceWidth,
   Editor,
@@ -15,3 +15,4 @@ export type {
   TrialWay,
 } from './store'
 export { stepAndTell } from './steps'
+export { sectionKey, type SectionRef } from './section-choice'

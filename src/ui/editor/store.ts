@@ -73,8 +73,9 @@ export interface Trial {
 /** What stands in the middle of the view: the page, drawn things, or palettes side by side. */
 export type Middle = 'page' | 'things' | 'side'
 
+/** A block of the theme sheet: some roles in some themes; the first of each is where it began. */
 export interface SheetCells {
-  readonly role: RoleId
+  readonly roles: readonly RoleId[]
   readonly themes: readonly ThemeId[]
 }
 
@@ -108,13 +109,15 @@ export interface EditorState {
   readonly openSlot?: SlotId
   /** Where a slot that is dragged over the stage would land. */
   readonly dropTarget?: Selection
-  /** The cells that are chosen on the theme sheet: one role in one or more themes. */
+  /** The cells that are chosen on the theme sheet. */
   readonly sheetCells?: SheetCells
   /** A candidate palette that is shown on the stage and not yet applied. */
   readonly trial?: Trial
   readonly middle: Middle
   /** Where the page before is parted from the page after, 0…1 of its width; absent when only one is shown. */
   readonly divider?: number
+  /** Whether the dark edition is shown and decided, rather than the light one. */
+  readonly afterDark: boolean
   readonly width: DeviceWidth
   /** Counts every change of the stored state, so that views of it know when to ask anew. */
   readonly generation: number
@@ -126,6 +129,8 @@ export interface Editor {
   /** Carries an edit out at once; it is stored in the background. Returns what is wrong, if anything. */
   readonly dispatch: (edit: Edit) => EditProblem | undefined
   readonly openPage: (page: PageId) => Promise<void>
+  /** Loads pages that edits will touch and that are not at hand. */
+  readonly needPages: (pages: readonly PageId[]) => Promise<boolean>
   readonly step: (kind: 'undo' | 'redo') => Promise<Problem | undefined>
   /** Runs something on the server that needs every pending edit stored first, then loads what it left. */
   readonly onServer: <T>(work: (base: number) => Promise<Result<T>>) => Promise<Result<T>>
@@ -174,6 +179,7 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     pageId: firstPage.id,
     width: 'desktop',
     middle: 'page',
+    afterDark: false,
     generation: 0,
   }))
   const { getState, setState } = store
@@ -323,6 +329,18 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     setState({ pageId, selection: undefined })
   }
 
+  async function needPages(pages: readonly PageId[]): Promise<boolean> {
+    const missing = pages.filter((id) => !getState().docs.pages[id])
+    const loaded = await Promise.all(missing.map((id) => client.loadPage(id)))
+    const found = loaded.flatMap((result) => (result.ok ? [result.value.page] : []))
+    const { docs } = getState()
+    setDocs({
+      ...docs,
+      pages: { ...docs.pages, ...Object.fromEntries(found.map((page) => [page.id, page])) },
+    })
+    return found.length === missing.length
+  }
+
   async function catchUp(): Promise<void> {
     if (getState().pending.length) return flush()
     const fresh = await client.loadSite()
@@ -350,6 +368,7 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     client,
     dispatch,
     openPage,
+    needPages,
     step,
     onServer,
     catchUp,

@@ -5,8 +5,10 @@ import {
   CircleHelp,
   Contrast,
   Monitor,
+  Moon,
   Redo2,
   Smartphone,
+  Sun,
   Tablet,
   Undo2,
 } from 'lucide-react'
@@ -21,6 +23,7 @@ import { switchChrome } from './chrome'
 const VIEWS = [
   ['', 'Paint'],
   ['/themes', 'Themes'],
+  ['/rhythm', 'Rhythm'],
   ['/sweep', 'Sweep'],
   ['/history', 'History'],
 ] as const
@@ -63,6 +66,7 @@ export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
         ))}
       </nav>
       <div className="flex-1" />
+      {view === '' && <EditionToggle />}
       {view === '' && <Widths />}
       <IconButton
         label="Undo (Ctrl Z)"
@@ -87,6 +91,24 @@ export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
       </IconButton>
       <PublishButton />
     </header>
+  )
+}
+
+/** Shows the page in the light edition or after dark, where the site has both. */
+function EditionToggle() {
+  const editor = useEditor()
+  const edition = useEditorState((state) => state.docs.frame.edition)
+  const dark = useEditorState((state) => state.afterDark)
+  if (edition === 'light') return null
+  return (
+    <IconButton
+      label={dark ? 'Show the light edition' : 'Show the dark edition'}
+      aria-pressed={dark}
+      className="mr-2"
+      onClick={() => editor.store.setState({ afterDark: !dark })}
+    >
+      {dark ? <Moon size={16} /> : <Sun size={16} />}
+    </IconButton>
   )
 }
 

@@ -1,4 +1,12 @@
 export { hitTest, selectedNode } from './hit-test'
+export { boxOf, type Box } from './outlines'
+export { previewTheme } from './preview-theme'
 export { Stage } from './stage'
 export { stageStore, type StageAccess } from './stage-access'
-export { slotPainter, unpaintSlot, unpointed } from './stage-document'
+export {
+  createStageWriter,
+  slotPainter,
+  unpaintSlot,
+  unpointed,
+  type StageWriter,
+} from './stage-document'

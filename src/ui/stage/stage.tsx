@@ -2,13 +2,14 @@
 
 import { useEffect, useRef, useState, type PointerEvent } from 'react'
 import { useStore } from 'zustand'
-import { useEditor, useEditorState, type DeviceWidth } from '../editor'
+import { useEditor, useEditorState, useShownDocs, type DeviceWidth } from '../editor'
 import { BeforePage } from './before-page'
 import { hitTest } from './hit-test'
 import { Outlines } from './outline-layer'
 import { boxOf, selectionLabel, type Box } from './outlines'
 import { closeStage, noteDrawing, openStage, stageStore } from './stage-access'
 import { markPointed } from './stage-document'
+import { ThemeChips } from './theme-chips'
 
 /** Widths in CSS pixels of the page; a wider page than there is room for is drawn smaller. */
 const WIDTHS: Readonly<Record<DeviceWidth, number>> = { desktop: 1140, tablet: 820, phone: 390 }
@@ -29,7 +30,7 @@ function useAvailableWidth() {
 /** Draws the page into the stage after each change of it. */
 function useDrawing(width: number): void {
   const stage = useStore(stageStore, (state) => state.stage)
-  const docs = useEditorState((state) => state.docs)
+  const docs = useShownDocs()
   const pageId = useEditorState((state) => state.pageId)
   const assets = useEditorState((state) => state.assets)
   const siteId = useEditorState((state) => state.siteId)
@@ -123,6 +124,7 @@ export function Stage() {
         >
           <Outlines scale={scale} hover={hover} />
         </div>
+        {divider === undefined && <ThemeChips scale={scale} />}
       </div>
     </div>
   )

@@ -1,150 +1,94 @@
 'use client'
 
-import { useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react'
+import { useMemo, useState } from 'react'
 import { failingRoles } from '@/core/resolve'
-import { themesInOrder, type ThemeId } from '@/core/site'
+import { isBound, slotName, type Frame, type Theme } from '@/core/site'
 import { roleGroups, roleName, type RoleId } from '@/core/theme'
-import { useEditor, useEditorState } from '../editor'
-import { Button, SearchField } from '../kit'
-import { SheetCell } from './sheet-cell'
+import { useEditorState, useReach } from '../editor'
+import { SheetBar, type Shown } from './sheet-bar'
 import { SheetPanel } from './sheet-panel'
+import { SheetTable } from './sheet-table'
+import { Specimen } from './specimen'
+import { useColumns, useShownFrame } from './use-sheet'
 
-const ARROWS: Readonly<Record<string, readonly [down: number, across: number]>> = {
-  ArrowUp: [-1, 0],
-  ArrowDown: [1, 0],
-  ArrowLeft: [0, -1],
-  ArrowRight: [0, 1],
-}
-
-function focusCell(theme: ThemeId, role: RoleId): void {
-  document.querySelector<HTMLElement>(`[data-cell="${theme}/${role}"]`)?.focus()
+/** Whether a role answers to what is searched: its name, a slot behind it, or “fails”. */
+function answers(
+  search: string,
+  role: RoleId,
+  themes: readonly Theme[],
+  frame: Frame,
+  fails: boolean,
+): boolean {
+  const wanted = search.trim().toLowerCase()
+  if (wanted === '') return true
+  if (/^fails?$/.test(wanted)) return fails
+  if (roleName(role).toLowerCase().includes(wanted)) return true
+  return themes.some(({ roles }) => {
+    const decision = roles[role]
+    const words = isBound(decision) ? slotName(frame.palette, decision.slot) : decision.value
+    return words.toLowerCase().includes(wanted)
+  })
 }
 
 /** Roles down, themes across: every cell a decision with its contrast. */
 export function ThemeSheet() {
-  const editor = useEditor()
-  const docs = useEditorState((state) => state.docs)
+  const frame = useShownFrame()
   const cells = useEditorState((state) => state.sheetCells)
-  const [onlyFailing, setOnlyFailing] = useState(false)
+  const [shown, setShown] = useState<Shown>('used')
   const [search, setSearch] = useState('')
-  const { palette, themes } = docs.frame
-  const columns = useMemo(() => themesInOrder(themes), [themes])
-  const failing = useMemo(
-    () => new Set(failingRoles(palette, columns).map(({ theme, role }) => `${theme.id}/${role}`)),
-    [columns, palette],
+  const [folded, setFolded] = useState<readonly string[]>([])
+  const [specimen, setSpecimen] = useState(false)
+  const reach = useReach()
+  const columns = useColumns(frame)
+  const failing = useMemo(() => failingRoles(frame.palette, columns), [columns, frame.palette])
+  const rowsThatFail = useMemo(() => new Set(failing.map(({ role }) => role)), [failing])
+  const used = useMemo(
+    () => new Set(Object.keys(reach.roles).map((key) => key.split('/')[1] as RoleId)),
+    [reach],
   )
-  const rowsThatFail = new Set([...failing].map((key) => key.split('/')[1]))
+  // A row that is chosen, from the trace for example, stays in sight whatever is shown.
   const isShown = (role: RoleId) =>
-    (!onlyFailing || rowsThatFail.has(role)) &&
-    roleName(role).toLowerCase().includes(search.trim().toLowerCase())
-  const shown = roleGroups.flatMap(([, roles]) => roles.map(({ id }) => id)).filter(isShown)
-
-  const select = (role: RoleId, selected: readonly ThemeId[]) =>
-    editor.store.setState({ sheetCells: { role, themes: selected } })
-
-  const click = (theme: ThemeId, role: RoleId) => (event: MouseEvent | KeyboardEvent) => {
-    if (event.shiftKey && cells?.role === role) {
-      const places = [...cells.themes, theme].map((id) => themes.order.indexOf(id))
-      return select(role, themes.order.slice(Math.min(...places), Math.max(...places) + 1))
-    }
-    return select(role, [theme])
-  }
-
-  const move = (event: KeyboardEvent) => {
-    const arrow = ARROWS[event.key]
-    const cell = (event.target as HTMLElement).dataset.cell?.split('/') as
-      [ThemeId, RoleId] | undefined
-    if (!arrow || !cell) return
-    event.preventDefault()
-    const row = shown[shown.indexOf(cell[1]) + arrow[0]]
-    const theme = themes.order[themes.order.indexOf(cell[0]) + arrow[1]]
-    if (!row || !theme) return
-    focusCell(theme, row)
-    select(
-      row,
-      event.shiftKey && row === cell[1] && cells ? [...new Set([...cells.themes, theme])] : [theme],
-    )
-  }
-
-  const focusable =
-    cells && shown.includes(cells.role)
-      ? `${cells.themes[0]}/${cells.role}`
-      : `${themes.order[0]}/${shown[0]}`
+    (shown === 'all' ||
+      (shown === 'used' ? used.has(role) : rowsThatFail.has(role)) ||
+      (cells?.roles.includes(role) ?? false)) &&
+    answers(search, role, columns, frame, rowsThatFail.has(role))
+  const groups = roleGroups
+    .map(([group, roles]) => ({ group, roles: roles.filter(({ id }) => isShown(id)) }))
+    .filter(({ roles }) => roles.length > 0)
 
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_300px]">
       <div className="flex min-h-0 flex-col">
-        <div className="flex items-center gap-2 px-4 py-3">
-          <SearchField label="Find a role" value={search} onChange={setSearch} className="w-48" />
-          <Button aria-pressed={onlyFailing} onClick={() => setOnlyFailing(!onlyFailing)}>
-            Only what fails, <span className="code">{failing.size}</span>
-          </Button>
-          <span className="ml-auto text-soft">{columns.length} themes</span>
-        </div>
-        <div className="min-h-0 flex-1 overflow-auto px-4 pb-6" onKeyDown={move}>
-          <table className="w-full border-separate border-spacing-0">
-            <thead className="sticky top-0 z-20 bg-panel">
-              <tr>
-                <th className="w-40 text-left text-xs font-semibold text-soft">Role</th>
-                {columns.map((theme) => (
-                  <th key={theme.id} className="min-w-32 px-1 pb-1.5 text-left font-bold">
-                    {theme.name}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            {roleGroups.map(([group, roles]) => {
-              const rows = roles.filter(({ id }) => isShown(id))
-              return rows.length === 0 ? null : (
-                <tbody key={group}>
-                  <tr>
-                    <th
-                      colSpan={columns.length + 1}
-                      className="pt-3 pb-1 text-left text-xs font-semibold text-soft"
-                    >
-                      {group}
-                    </th>
-                  </tr>
-                  {rows.map(({ id: role, label }) => (
-                    <tr key={role}>
-                      <th className="pr-2 text-left font-normal">
-                        <button
-                          type="button"
-                          title="Choose the whole row"
-                          onClick={() => select(role, themes.order)}
-                          className="w-full rounded px-1 py-1 text-left hover:bg-hover"
-                        >
-                          {label}
-                        </button>
-                      </th>
-                      {columns.map((theme) => (
-                        <SheetCell
-                          key={theme.id}
-                          docs={docs}
-                          theme={theme}
-                          role={role}
-                          selected={cells?.role === role && cells.themes.includes(theme.id)}
-                          focusable={focusable === `${theme.id}/${role}`}
-                          onSelect={click(theme.id, role)}
-                        />
-                      ))}
-                    </tr>
-                  ))}
-                </tbody>
-              )
-            })}
-          </table>
-          {shown.length === 0 && (
-            <p className="p-8 text-center text-soft">
-              {onlyFailing && failing.size === 0
-                ? 'Everything in every theme can be read.'
-                : 'No role goes by that name.'}
-            </p>
-          )}
-        </div>
+        <SheetBar
+          shown={shown}
+          onShown={setShown}
+          used={used.size}
+          failing={failing.length}
+          search={search}
+          onSearch={setSearch}
+          specimen={specimen}
+          onSpecimen={setSpecimen}
+        />
+        <SheetTable
+          frame={frame}
+          columns={columns}
+          groups={groups}
+          folded={folded}
+          onFold={(group) =>
+            setFolded(
+              folded.includes(group) ? folded.filter((each) => each !== group) : [...folded, group],
+            )
+          }
+          empty={
+            shown === 'failing' && failing.length === 0
+              ? 'Everything in every theme can be read.'
+              : 'No role answers to that.'
+          }
+        />
+        {specimen && <Specimen frame={frame} />}
       </div>
       <aside aria-label="Chosen cells" className="min-h-0 overflow-y-auto border-l border-edge p-4">
-        <SheetPanel />
+        <SheetPanel frame={frame} columns={columns} failing={failing} />
       </aside>
     </div>
   )

@@ -50,7 +50,7 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
 
   const openRole = (decider: Decider) => {
     if (decider.at !== 'theme') return
-    editor.store.setState({ sheetCells: { role: decider.role, themes: [decider.theme] } })
+    editor.store.setState({ sheetCells: { roles: [decider.role], themes: [decider.theme] } })
     router.push(`/sites/${siteId}/themes`)
   }
 

@@ -2,10 +2,11 @@
 
 import { useState } from 'react'
 import { toast } from 'sonner'
+import { describeEdit, type Edit } from '@/core/edit'
 import type { Spot, Trace } from '@/core/resolve'
 import type { SiteElement } from '@/core/site'
 import { ColorChooser } from '../color'
-import { useEditor, useReach, type Selection } from '../editor'
+import { useEditor, useEditorState, useReach, type Selection } from '../editor'
 import { Button } from '../kit'
 import { editProblemWords } from '../words'
 import { reachOptions, type ReachOption } from './reaches'
@@ -21,14 +22,15 @@ interface ChangeForProps {
 export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
   const editor = useEditor()
   const reach = useReach()
+  const dark = useEditorState((state) => state.afterDark)
   const options = reachOptions(spot.docs, selection, spot.theme.id, element, trace, reach)
   const [wanted, setWanted] = useState<ReachOption['key']>()
   const usual = options[trace.decidedBy === 0 ? 0 : options.findIndex(({ key }) => key === 'role')]!
   const option = options.find(({ key }) => key === wanted) ?? usual
   const own = trace.chain[0]?.paint && trace.chain[0].state === trace.state
 
-  const run = (edit: Parameters<typeof editor.dispatch>[0]) => {
-    const problem = editor.dispatch(edit)
+  const run = (edit: Edit) => {
+    const problem = editor.dispatch(dark ? afterDarkEdit(edit, spot) : edit)
     if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
   }
   const backToTheme = () => {
@@ -82,4 +84,16 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
       )}
     </div>
   )
+}
+
+/** While the dark edition is looked at, a role is decided there. */
+function afterDarkEdit(edit: Edit, { docs }: Spot): Edit {
+  if (edit.type !== 'setRole') return edit
+  const { themes, role, decision } = edit
+  return {
+    type: 'setCells',
+    told: `${describeEdit(edit, docs)}, after dark`.slice(0, 160),
+    cells: themes.map((theme) => ({ theme, role, decision, dark: true })),
+    hand: true,
+  }
 }

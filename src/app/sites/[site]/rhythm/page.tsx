@@ -1,0 +1,5 @@
+import { RhythmView } from '@/ui/rhythm'
+
+export default function RhythmPage() {
+  return <RhythmView />
+}

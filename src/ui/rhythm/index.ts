@@ -1,0 +1,2 @@
+export { RhythmView } from './rhythm-view'
+export { ThemeChoices } from './theme-choices'

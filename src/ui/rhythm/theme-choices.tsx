@@ -1,0 +1,51 @@
+'use client'
+
+import { themesInOrder, type ThemeId } from '@/core/site'
+import { themeLook, useEditorState } from '../editor'
+
+interface ThemeChoicesProps {
+  readonly label: string
+  /** The theme that is there now, if it is one. */
+  readonly value?: ThemeId
+  readonly onChoose: (theme: ThemeId) => void
+  /** Called while a theme is pointed at, and with nothing when it no longer is. */
+  readonly onPoint?: (theme: ThemeId | undefined) => void
+}
+
+/** The themes, each drawn as it looks. */
+export function ThemeChoices({ label, value, onChoose, onPoint }: ThemeChoicesProps) {
+  const frame = useEditorState((state) => state.docs.frame)
+  return (
+    <div
+      role="radiogroup"
+      aria-label={label}
+      className="grid grid-cols-2 gap-1.5"
+      onPointerLeave={() => onPoint?.(undefined)}
+    >
+      {themesInOrder(frame.themes).map(({ id }) => {
+        const look = themeLook(frame, id)
+        return (
+          <button
+            key={id}
+            type="button"
+            role="radio"
+            aria-checked={value === id}
+            onPointerEnter={() => onPoint?.(id)}
+            onFocus={() => onPoint?.(id)}
+            onBlur={() => onPoint?.(undefined)}
+            onClick={() => onChoose(id)}
+            className="flex h-9 min-w-0 items-center justify-between gap-1 rounded-md border border-edge-strong/60 px-2.5 font-semibold aria-checked:outline-2 aria-checked:outline-offset-1 aria-checked:outline-ink"
+            style={{ background: look.ground, color: look.text }}
+          >
+            <span className="truncate">{look.name}</span>
+            <span
+              aria-hidden
+              className="h-2.5 w-5 shrink-0 rounded-[2px]"
+              style={{ background: look.chip }}
+            />
+          </button>
+        )
+      })}
+    </div>
+  )
+}

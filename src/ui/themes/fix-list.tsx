@@ -1,0 +1,95 @@
+'use client'
+
+import { useMemo } from 'react'
+import { writeHex, writeRatio } from '@/core/color'
+import { writeDecision } from '@/core/edit'
+import { fixesFor, readableChoices } from '@/core/generate'
+import { seenRole, themeReading } from '@/core/resolve'
+import type { Frame, Theme } from '@/core/site'
+import { roleIds, roleName, type RoleId } from '@/core/theme'
+import { useEditor } from '../editor'
+import { Button } from '../kit'
+import { counted } from '../words'
+import { Sample } from './sheet-cell'
+import { decideCells } from './use-sheet'
+
+interface FixListProps {
+  readonly frame: Frame
+  readonly theme: Theme
+  /** Only these roles; all where it is left out, with a way to fix them together. */
+  readonly only?: readonly RoleId[]
+}
+
+/** What cannot be read in a theme, each with the nearest colours that can, drawn where they would stand. */
+export function FixList({ frame, theme, only }: FixListProps) {
+  const editor = useEditor()
+  const { palette } = frame
+  const failing = useMemo(
+    () =>
+      (only ?? roleIds).flatMap((role) => {
+        const reading = themeReading(palette, theme, role)
+        return reading && !reading.passes ? [{ role, reading }] : []
+      }),
+    [palette, theme, only],
+  )
+  const fixAll = () => {
+    const fixes = fixesFor(palette, theme)
+    decideCells(
+      editor,
+      fixes.map(({ role, after }) => ({ theme: theme.id, role, decision: after })),
+      { told: `${theme.name}: ${counted(fixes.length, 'colour')} made readable` },
+    )
+  }
+  if (failing.length === 0) return null
+  return (
+    <section
+      aria-label={`To fix in ${theme.name}`}
+      className="grid grid-cols-[minmax(0,1fr)] gap-2"
+    >
+      {!only && (
+        <header className="flex items-center justify-between">
+          <h3 className="font-semibold">{theme.name}</h3>
+          <Button className="h-7" onClick={fixAll}>
+            Fix all {failing.length}
+          </Button>
+        </header>
+      )}
+      {failing.map(({ role, reading }) => (
+        <div
+          key={role}
+          className="grid grid-cols-[minmax(0,1fr)] gap-1 rounded-md border border-dashed border-ink p-2"
+        >
+          <p>
+            <b>
+              × {theme.name}, {roleName(role).toLowerCase()}
+            </b>{' '}
+            reads <span className="code">{writeRatio(reading.ratio)}</span> on{' '}
+            {roleName(reading.on).toLowerCase()}, needs{' '}
+            <span className="code">{reading.needs}</span>
+          </p>
+          {readableChoices(palette, theme, role).map(({ decision, color, ratio }) => {
+            const words = writeDecision(palette, decision)
+            return (
+              <button
+                key={words}
+                type="button"
+                aria-label={`${roleName(role)} in ${theme.name} to ${words}, ${writeRatio(ratio)}`}
+                onClick={() => decideCells(editor, [{ theme: theme.id, role, decision }])}
+                className="grid grid-cols-[minmax(0,1fr)_auto] items-center overflow-hidden rounded ring-1 ring-black/15 hover:ring-2 hover:ring-ink"
+              >
+                <Sample
+                  role={role}
+                  color={writeHex(color)}
+                  ground={writeHex(seenRole(palette, theme, reading.on))}
+                />
+                <span className="code bg-raised px-2 leading-8">
+                  {words} · {writeRatio(ratio)}
+                </span>
+              </button>
+            )
+          })}
+        </div>
+      ))}
+    </section>
+  )
+}

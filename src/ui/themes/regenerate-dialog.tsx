@@ -1,0 +1,146 @@
+'use client'
+
+import { ArrowRight } from 'lucide-react'
+import { useMemo, useState } from 'react'
+import { toast } from 'sonner'
+import { writeDecision } from '@/core/edit'
+import { planRegeneration, type CellChange } from '@/core/generate'
+import { failingRoles } from '@/core/resolve'
+import { themesInOrder, type Frame } from '@/core/site'
+import { roleName } from '@/core/theme'
+import { decisionHex, useEditor, useEditorState } from '../editor'
+import { Button, Dialog, Swatch } from '../kit'
+import { counted, editProblemWords } from '../words'
+
+interface RegenerateDialogProps {
+  readonly open: boolean
+  readonly onOpenChange: (open: boolean) => void
+}
+
+/** Generates the themes from the palette; shows first what would change, and what stays because a person decided it. */
+export function RegenerateDialog({ open, onOpenChange }: RegenerateDialogProps) {
+  return (
+    <Dialog open={open} onOpenChange={onOpenChange} title="Generate the themes from the palette">
+      {open && <Plan onDone={() => onOpenChange(false)} />}
+    </Dialog>
+  )
+}
+
+function Plan({ onDone }: { readonly onDone: () => void }) {
+  const editor = useEditor()
+  const frame = useEditorState((state) => state.docs.frame)
+  const plan = useMemo(() => planRegeneration(frame), [frame])
+  const [adding, setAdding] = useState(true)
+  const [over, setOver] = useState(false)
+  const changes = over ? [...plan.changes, ...plan.kept] : plan.changes
+  const add = adding ? plan.add : []
+  const failingNow = failingRoles(frame.palette, themesInOrder(frame.themes)).length
+  const isEmpty = Object.values(frame.palette.slots).every(({ value }) => value === null)
+  if (isEmpty) {
+    return (
+      <p>
+        The palette holds no colour yet, so there is nothing to generate from. Fill a slot first, or
+        take one of the ways in beside the tray.
+      </p>
+    )
+  }
+  const apply = () => {
+    const problem = editor.dispatch({
+      type: 'setCells',
+      told: `Themes generated: ${counted(changes.length, 'cell')}${add.length ? `, ${counted(add.length, 'new theme')}` : ''}`,
+      cells: changes.map(({ theme, role, after }) => ({ theme, role, decision: after })),
+      hand: false,
+      ...(add.length ? { add: [...add] } : {}),
+    })
+    if (problem) return void toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
+    onDone()
+    toast('The themes are generated. Undo brings the old ones back.')
+  }
+  const nothing = changes.length === 0 && add.length === 0
+  return (
+    <div className="grid gap-3">
+      <p>
+        {nothing
+          ? 'The themes are just what the palette gives; nothing would change.'
+          : `${counted(changes.length, 'cell')} would change. ${failingNow ? `${counted(failingNow, 'pair')} cannot be read now; what is generated always can.` : ''}`}
+      </p>
+      <ChangeList frame={frame} changes={changes} />
+      {plan.add.length > 0 && (
+        <Tick checked={adding} onChange={setAdding}>
+          Add {plan.add.map(({ name }) => name).join(', ')}
+        </Tick>
+      )}
+      {plan.kept.length > 0 && (
+        <Tick checked={over} onChange={setOver}>
+          Also change {counted(plan.kept.length, 'cell')} decided by hand, which stay otherwise
+        </Tick>
+      )}
+      {plan.skipped.length > 0 && (
+        <p className="text-soft">
+          {plan.skipped.map(({ name }) => name).join(', ')}: left as it is, since its ground is no
+          filled slot.
+        </p>
+      )}
+      <Button look="strong" disabled={nothing} onClick={apply}>
+        Generate
+      </Button>
+    </div>
+  )
+}
+
+interface TickProps {
+  readonly checked: boolean
+  readonly onChange: (checked: boolean) => void
+  readonly children: React.ReactNode
+}
+
+function Tick({ checked, onChange, children }: TickProps) {
+  return (
+    <label className="flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-4 accent-(--strong)"
+        checked={checked}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      <span>{children}</span>
+    </label>
+  )
+}
+
+function ChangeList({
+  frame,
+  changes,
+}: {
+  readonly frame: Frame
+  readonly changes: readonly CellChange[]
+}) {
+  const { palette, themes } = frame
+  if (changes.length === 0) return null
+  return (
+    <ul
+      aria-label="What would change"
+      className="max-h-64 overflow-y-auto rounded-md border border-edge-strong/60"
+    >
+      {changes.map(({ theme, role, before, after }) => (
+        <li
+          key={`${theme}/${role}`}
+          className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_14px_minmax(0,1fr)] items-center gap-2 border-b border-edge px-2 py-1 last:border-b-0"
+        >
+          <span className="truncate">
+            {themes.byId[theme]?.name}, {roleName(role).toLowerCase()}
+          </span>
+          <span className="code flex items-center gap-1.5 truncate">
+            <Swatch color={decisionHex(palette, before)} size={14} />
+            {writeDecision(palette, before)}
+          </span>
+          <ArrowRight size={12} aria-hidden />
+          <span className="code flex items-center gap-1.5 truncate">
+            <Swatch color={decisionHex(palette, after)} size={14} />
+            {writeDecision(palette, after)}
+          </span>
+        </li>
+      ))}
+    </ul>
+  )
+}

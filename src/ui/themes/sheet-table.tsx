@@ -1,0 +1,222 @@
+'use client'
+
+import { ChevronDown, ChevronRight } from 'lucide-react'
+import {
+  useMemo,
+  useState,
+  type ClipboardEvent,
+  type ComponentProps,
+  type KeyboardEvent,
+  type MouseEvent,
+} from 'react'
+import { toast } from 'sonner'
+import { readDecision } from '@/core/edit'
+import type { Frame, Theme, ThemeId } from '@/core/site'
+import type { Role, RoleId } from '@/core/theme'
+import { useEditor, useEditorState, type SheetCells } from '../editor'
+import { CellEntry } from './cell-entry'
+import { cellView } from './cell-view'
+import { SheetCell } from './sheet-cell'
+import { cellAt, cornerOf, widened } from './sheet-choice'
+import { ThemeHead } from './theme-head'
+import { cellsOf, copyCells, decideCells, pastedCells } from './use-sheet'
+
+interface SheetTableProps {
+  readonly frame: Frame
+  readonly columns: readonly Theme[]
+  readonly groups: ReadonlyArray<{ readonly group: string; readonly roles: readonly Role[] }>
+  readonly folded: readonly string[]
+  readonly onFold: (group: string) => void
+  readonly empty: string
+}
+
+const ARROWS: Readonly<Record<string, readonly [down: number, across: number]>> = {
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
+}
+
+const cellOf = (target: EventTarget) =>
+  (target as HTMLElement).closest<HTMLElement>('[data-cell]')?.dataset.cell?.split('/') as
+    [ThemeId, RoleId] | undefined
+
+function focusCell(role: RoleId, theme: ThemeId): void {
+  document.querySelector<HTMLElement>(`[data-cell="${theme}/${role}"]`)?.focus()
+}
+
+type CellBox = ComponentProps<typeof CellEntry>['box']
+
+/** Where a cell stands on the sheet that scrolls. */
+function boxOfCell(role: RoleId, theme: ThemeId): CellBox | undefined {
+  const cell = document.querySelector<HTMLElement>(`[data-cell="${theme}/${role}"]`)
+  const sheet = cell?.closest<HTMLElement>('[data-sheet]')
+  if (!cell || !sheet) return undefined
+  const [own, outer] = [cell.getBoundingClientRect(), sheet.getBoundingClientRect()]
+  return {
+    left: own.left - outer.left + sheet.scrollLeft,
+    top: own.top - outer.top + sheet.scrollTop,
+    width: Math.max(150, own.width),
+  }
+}
+
+/** The sheet itself. Arrow keys walk, with shift they widen the choice, typing decides, as in a spreadsheet. */
+export function SheetTable({ frame, columns, groups, folded, onFold, empty }: SheetTableProps) {
+  const editor = useEditor()
+  const cells = useEditorState((state) => state.sheetCells)
+  const [typing, setTyping] = useState<{ readonly start: string; readonly box: CellBox }>()
+  const rows = groups.flatMap(({ group, roles }) => (folded.includes(group) ? [] : roles))
+  const grid = { roles: rows.map(({ id }) => id), themes: columns.map(({ id }) => id) }
+  const choose = (next: SheetCells) => editor.store.setState({ sheetCells: next })
+  const inChoice = useMemo(
+    () => ({ roles: new Set(cells?.roles), themes: new Set(cells?.themes) }),
+    [cells],
+  )
+
+  const click = (event: MouseEvent) => {
+    const cell = cellOf(event.target)
+    if (!cell) return
+    const [theme, role] = cell
+    choose(event.shiftKey ? widened(grid, cells, role, theme) : { roles: [role], themes: [theme] })
+  }
+  const walk = (event: KeyboardEvent, steps: readonly [number, number]) => {
+    if (!cells) return
+    event.preventDefault()
+    const next = cellAt(grid, cornerOf(cells), ...steps)
+    if (!next) return
+    choose(event.shiftKey ? widened(grid, cells, ...next) : { roles: [next[0]], themes: [next[1]] })
+    focusCell(...next)
+  }
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (typing !== undefined || !cellOf(event.target)) return
+    const arrow = ARROWS[event.key]
+    if (arrow) return walk(event, arrow)
+    if (event.ctrlKey || event.metaKey || event.altKey || !cells) return
+    const isText = event.key.length === 1 && /[\p{L}\p{N}#]/u.test(event.key)
+    if (!isText && event.key !== 'Enter' && event.key !== 'F2') return
+    const box = boxOfCell(...cornerOf(cells))
+    if (box) setTyping({ start: isText ? event.key : '', box })
+    event.preventDefault()
+    event.stopPropagation()
+  }
+  const decide = (text: string): string | undefined => {
+    if (!cells) return undefined
+    const decision = readDecision(frame.palette, text)
+    if (!decision) return 'No slot goes by that name, and it is no colour. Try “Ink −8” or #1d5955.'
+    decideCells(
+      editor,
+      cellsOf(cells).map((cell) => ({ ...cell, decision })),
+    )
+    return undefined
+  }
+  const leaveTyping = (steps?: readonly [number, number]) => {
+    setTyping(undefined)
+    if (!cells) return
+    const corner = cornerOf(cells)
+    const next = (steps && cellAt(grid, corner, ...steps)) ?? corner
+    if (steps) choose({ roles: [next[0]], themes: [next[1]] })
+    requestAnimationFrame(() => focusCell(...next))
+  }
+  const copy = (event: ClipboardEvent) => {
+    if (!cells || typing !== undefined) return
+    event.preventDefault()
+    event.clipboardData.setData('text/plain', copyCells(frame, grid, cells))
+  }
+  const paste = (event: ClipboardEvent) => {
+    if (!cells || typing !== undefined) return
+    event.preventDefault()
+    const read = pastedCells(frame, grid, cells, event.clipboardData.getData('text/plain'))
+    if ('cells' in read) return decideCells(editor, read.cells)
+    toast.error(
+      `Nothing was pasted: “${read.wrong[0]!.slice(0, 40)}” is neither a slot, a shade nor a colour.`,
+    )
+  }
+
+  const first = cells && grid.roles.includes(cells.roles[0]!) ? cells : undefined
+  const focusable = `${first?.themes.at(-1) ?? grid.themes[0]}/${first?.roles.at(-1) ?? grid.roles[0]}`
+  return (
+    <div
+      data-sheet
+      className="relative min-h-0 flex-1 overflow-auto px-4 pb-6"
+      onClick={click}
+      onKeyDown={onKeyDown}
+      onCopy={copy}
+      onPaste={paste}
+    >
+      <table className="min-w-full border-separate border-spacing-0">
+        <thead className="sticky top-0 z-20 bg-panel">
+          <tr>
+            <th className="sticky left-0 z-10 w-40 min-w-40 bg-panel text-left text-xs font-semibold text-soft">
+              Role
+            </th>
+            {columns.map((theme) => (
+              <ThemeHead
+                key={theme.id}
+                theme={theme}
+                columns={columns}
+                onChoose={() => choose({ roles: grid.roles, themes: [theme.id] })}
+              />
+            ))}
+          </tr>
+        </thead>
+        {groups.map(({ group, roles }) => {
+          const isFolded = folded.includes(group)
+          return (
+            <tbody key={group}>
+              <tr>
+                <th className="sticky left-0 z-10 bg-panel pt-2.5 pb-0.5 text-left">
+                  <button
+                    type="button"
+                    aria-expanded={!isFolded}
+                    onClick={() => onFold(group)}
+                    className="flex items-center gap-0.5 rounded text-xs font-semibold text-soft hover:text-ink"
+                  >
+                    {isFolded ? <ChevronRight size={13} /> : <ChevronDown size={13} />}
+                    {group}
+                    {isFolded && `, ${roles.length}`}
+                  </button>
+                </th>
+              </tr>
+              {!isFolded &&
+                roles.map(({ id: role, label }) => (
+                  <tr key={role}>
+                    <th className="sticky left-0 z-10 bg-panel pr-2 text-left font-normal">
+                      <button
+                        type="button"
+                        title="Choose the whole row"
+                        onClick={() => choose({ roles: [role], themes: grid.themes })}
+                        className="w-full rounded px-1 py-1 text-left hover:bg-hover"
+                      >
+                        {label}
+                      </button>
+                    </th>
+                    {columns.map((theme) => (
+                      <SheetCell
+                        key={theme.id}
+                        themeId={theme.id}
+                        themeName={theme.name}
+                        role={role}
+                        selected={inChoice.roles.has(role) && inChoice.themes.has(theme.id)}
+                        focusable={focusable === `${theme.id}/${role}`}
+                        {...cellView(frame.palette, theme, role)}
+                      />
+                    ))}
+                  </tr>
+                ))}
+            </tbody>
+          )
+        })}
+      </table>
+      {groups.length === 0 && <p className="p-8 text-center text-soft">{empty}</p>}
+      {typing !== undefined && cells && (
+        <CellEntry
+          box={typing.box}
+          start={typing.start}
+          names={frame.palette.order.map((id) => frame.palette.slots[id]?.name ?? '')}
+          onDecide={decide}
+          onLeave={leaveTyping}
+        />
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,123 @@
+import { useMemo } from 'react'
+import { toast } from 'sonner'
+import type { Edit } from '@/core/edit'
+import { readDecision, writeDecision } from '@/core/edit'
+import { afterDark } from '@/core/generate'
+import {
+  themesInOrder,
+  type ColorDecision,
+  type Frame,
+  type Theme,
+  type ThemeId,
+} from '@/core/site'
+import { roleName, type RoleId } from '@/core/theme'
+import { useEditorState, type Editor, type SheetCells } from '../editor'
+import { counted, editProblemWords } from '../words'
+import type { SheetGrid } from './sheet-choice'
+
+/** The frame as the sheet shows it: in its light edition or after dark. */
+export function useShownFrame(): Frame {
+  const frame = useEditorState((state) => state.docs.frame)
+  const dark = useEditorState((state) => state.afterDark)
+  return useMemo(() => (dark ? afterDark(frame) : frame), [frame, dark])
+}
+
+export interface CellDecision {
+  readonly theme: ThemeId
+  readonly role: RoleId
+  readonly decision: ColorDecision
+}
+
+/** `Link in On Paper`, `12 cells`. */
+export function tellCells(cells: readonly CellDecision[], frame: Frame): string {
+  const [first] = cells
+  const roles = new Set(cells.map(({ role }) => role))
+  const themes = new Set(cells.map(({ theme }) => theme))
+  if (!first || (roles.size > 1 && themes.size > 1)) return counted(cells.length, 'cell')
+  if (roles.size > 1) {
+    return `${roles.size} roles in ${frame.themes.byId[first.theme]?.name ?? first.theme}`
+  }
+  const where =
+    themes.size > 1
+      ? counted(themes.size, 'theme')
+      : (frame.themes.byId[first.theme]?.name ?? first.theme)
+  return `${roleName(first.role)} in ${where}`
+}
+
+/** Decides cells by hand, or leaves them to be generated; tells what is wrong. */
+export function decideCells(
+  editor: Editor,
+  cells: readonly CellDecision[],
+  { hand = true, told }: { readonly hand?: boolean; readonly told?: string } = {},
+): void {
+  if (cells.length === 0) return
+  const { docs, afterDark: dark } = editor.store.getState()
+  const words = writeDecision(docs.frame.palette, cells[0]!.decision)
+  const same = cells.every(({ decision }) => writeDecision(docs.frame.palette, decision) === words)
+  const edit: Edit = {
+    type: 'setCells',
+    told: told ?? `${tellCells(cells, docs.frame)}${same ? `: ${words}` : ''}`,
+    cells: cells.map((each) => ({ ...each, ...(dark ? { dark: true as const } : {}) })),
+    hand,
+  }
+  const problem = editor.dispatch(edit)
+  if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
+}
+
+export function cellsOf({ roles, themes }: SheetCells): Array<Omit<CellDecision, 'decision'>> {
+  return themes.flatMap((theme) => roles.map((role) => ({ theme, role })))
+}
+
+/** The chosen cells as a table of texts, tab between columns: any spreadsheet reads it. */
+export function copyCells(frame: Frame, grid: SheetGrid, cells: SheetCells): string {
+  const roles = grid.roles.filter((role) => cells.roles.includes(role))
+  const themes = grid.themes.filter((theme) => cells.themes.includes(theme))
+  return roles
+    .map((role) =>
+      themes
+        .map((theme) => writeDecision(frame.palette, frame.themes.byId[theme]!.roles[role]))
+        .join('\t'),
+    )
+    .join('\n')
+}
+
+/**
+ * Pasted text as decisions from the first chosen cell on; a table is repeated to
+ * fill the choice. Gives the texts that are no decision instead, if there are any.
+ */
+export function pastedCells(
+  frame: Frame,
+  grid: SheetGrid,
+  cells: SheetCells,
+  text: string,
+): { readonly cells: CellDecision[] } | { readonly wrong: string[] } {
+  const table = text
+    .replace(/\r/g, '')
+    .replace(/\n$/, '')
+    .split('\n')
+    .map((line) => line.split('\t'))
+  const height = table.length
+  const width = Math.max(...table.map((row) => row.length))
+  const top = Math.min(...cells.roles.map((role) => grid.roles.indexOf(role)))
+  const left = Math.min(...cells.themes.map((theme) => grid.themes.indexOf(theme)))
+  const rows = Math.max(height, cells.roles.length)
+  const columns = Math.max(width, cells.themes.length)
+  const found: CellDecision[] = []
+  const wrong: string[] = []
+  for (let down = 0; down < rows; down += 1) {
+    for (let across = 0; across < columns; across += 1) {
+      const role = grid.roles[top + down]
+      const theme = grid.themes[left + across]
+      const typed = table[down % height]![across % width]
+      if (!role || !theme || typed === undefined) continue
+      const decision = readDecision(frame.palette, typed)
+      if (decision) found.push({ theme, role, decision })
+      else wrong.push(typed)
+    }
+  }
+  return wrong.length ? { wrong } : { cells: found }
+}
+
+export function useColumns(frame: Frame): readonly Theme[] {
+  return useMemo(() => themesInOrder(frame.themes), [frame.themes])
+}
