@@ -1,12 +1,16 @@
 import { benchDrag } from './drag'
 import { benchExtraction } from './extract'
+import { benchGeneration } from './generate'
 import { benchMainThread } from './main-thread'
 import { benchShades } from './shades'
+import { benchSheet } from './sheet'
 
 /** Every measurement; ratios within one run, since machines differ. Names narrow them. */
 const measurements: Readonly<Record<string, () => void | Promise<void>>> = {
   drag: benchDrag,
   shades: benchShades,
+  generation: benchGeneration,
+  sheet: benchSheet,
   extraction: benchExtraction,
   'main-thread': benchMainThread,
 }

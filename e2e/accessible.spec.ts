@@ -23,7 +23,9 @@ async function violations(page: Page): Promise<string[]> {
           'iframe',
           '[data-cell]',
           '[aria-label="Map of the site"]',
-          '[aria-label="Theme of this section"]',
+          // Themes drawn in the owner's own colours, good or bad.
+          '[aria-label^="Theme of "]',
+          'main ul button[aria-pressed][style]',
           '[aria-label="Studies and ways in"] [aria-hidden]',
         ],
       },
@@ -55,14 +57,14 @@ for (const scheme of ['light', 'dark'] as const) {
 
     test('paint, with each way in', async ({ page }) => {
       await openPaint(page)
-      for (const way of ['Paste a list', 'From a picture', 'From one colour', 'Reshuffle R']) {
+      for (const way of ['List or file', 'A picture', 'One colour', 'Ready-made', 'Reshuffle R']) {
         await page.getByRole('button', { name: way }).click()
         await page.getByTestId('trial').waitFor()
         expect({ way, found: await violations(page) }).toEqual({ way, found: [] })
       }
     })
 
-    for (const view of ['themes', 'sweep', 'history']) {
+    for (const view of ['themes', 'rhythm', 'sweep', 'history']) {
       test(view, async ({ page }) => {
         await page.goto(`${tern}/${view}`)
         await page.waitForLoadState('networkidle')
@@ -88,7 +90,14 @@ test('at 1280×800 and at 1024×768 nothing is cut off sideways', async ({ page 
     [1024, 768],
   ] as const) {
     await page.setViewportSize({ width, height })
-    for (const path of ['/', tern, `${tern}/themes`, `${tern}/sweep`, `${tern}/history`]) {
+    for (const path of [
+      '/',
+      tern,
+      `${tern}/themes`,
+      `${tern}/rhythm`,
+      `${tern}/sweep`,
+      `${tern}/history`,
+    ]) {
       await page.goto(path)
       await page.waitForLoadState('networkidle')
       const over = await page.evaluate(

@@ -1,13 +1,20 @@
 'use client'
 
 import { isColor, sectionsInOrder } from '@/core/site'
-import { decisionHex, themeLook, useEditor, useEditorState, useSpots } from '../editor'
+import {
+  decisionHex,
+  themeLook,
+  useEditor,
+  useEditorState,
+  useShownDocs,
+  useSpots,
+} from '../editor'
 import { PageStack } from './page-stack'
 
 /** The page as bands in their own colours, all pages as small stacks beneath. */
 export function SiteMap() {
   const editor = useEditor()
-  const frame = useEditorState((state) => state.docs.frame)
+  const { frame } = useShownDocs()
   const pages = useEditorState((state) => state.pages)
   const pageId = useEditorState((state) => state.pageId)
   const selection = useEditorState((state) => state.selection)

@@ -69,7 +69,7 @@ export function RhythmView() {
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_300px]">
       <div className="min-h-0 overflow-auto bg-well p-5">
-        <ul className="flex w-max gap-4">
+        <ul className="flex flex-wrap gap-4">
           {pages.map((page) => (
             <li key={page.id} className="w-40">
               <div className="mb-1.5 flex items-center justify-between gap-2">

@@ -34,7 +34,7 @@ export function ThemeChips({ scale }: { readonly scale: number }) {
       <div
         key={key}
         className="absolute right-1.5 z-10"
-        style={{ top: box!.y * scale + 6 }}
+        style={{ top: box!.y * scale - 12 }}
         onClick={(event) => event.stopPropagation()}
         onPointerMove={(event) => event.stopPropagation()}
       >

@@ -46,7 +46,7 @@ export function SheetBar(props: SheetBarProps) {
         label="Find a role or a slot"
         value={search}
         onChange={onSearch}
-        className="w-40"
+        className="w-32"
       />
       <span className="flex-1" />
       {edition !== 'light' && (

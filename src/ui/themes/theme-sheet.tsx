@@ -46,11 +46,11 @@ export function ThemeSheet() {
     () => new Set(Object.keys(reach.roles).map((key) => key.split('/')[1] as RoleId)),
     [reach],
   )
-  // A row that is chosen, from the trace for example, stays in sight whatever is shown.
   const isShown = (role: RoleId) =>
     (shown === 'all' ||
-      (shown === 'used' ? used.has(role) : rowsThatFail.has(role)) ||
-      (cells?.roles.includes(role) ?? false)) &&
+      (shown === 'failing' && rowsThatFail.has(role)) ||
+      // A row that is chosen, from the trace for example, is in sight though the site does not use it yet.
+      (shown === 'used' && (used.has(role) || (cells?.roles.includes(role) ?? false)))) &&
     answers(search, role, columns, frame, rowsThatFail.has(role))
   const groups = roleGroups
     .map(([group, roles]) => ({ group, roles: roles.filter(({ id }) => isShown(id)) }))
