@@ -18,6 +18,8 @@ export async function benchGeneration(): Promise<void> {
     minify: true,
     format: 'iife',
     globalName: 'measured',
+    // The reference library's build for CommonJS is the one that Node and the tests load.
+    mainFields: ['main'],
   })
   const browser = await openBrowser()
   const page = await browser.newPage()

@@ -36,6 +36,43 @@ const shots: readonly Shot[] = [
     },
   },
   {
+    name: 'before-after',
+    take: async (page) => {
+      await openPaint(page)
+      await page.getByRole('button', { name: 'Ready-made' }).click()
+      await page.getByRole('radio', { name: 'Night ferry' }).click()
+      await page.getByRole('button', { name: 'Before and after' }).click()
+    },
+  },
+  {
+    name: 'things',
+    take: async (page) => {
+      await openPaint(page)
+      await page.getByRole('button', { name: 'Ready-made' }).click()
+      await page.getByRole('radio', { name: 'Plum crumble' }).click()
+      await page.getByRole('radio', { name: 'On things' }).click()
+    },
+  },
+  {
+    name: 'specimen',
+    take: async (page) => {
+      await page.goto(`${tern}/themes`)
+      await page.getByRole('button', { name: 'Specimen' }).click()
+      await page.getByRole('button', { name: 'Fill', exact: true }).first().click()
+      await page.locator('[data-outline=cell]').first().waitFor()
+    },
+  },
+  {
+    name: 'rhythm',
+    take: async (page) => {
+      await page.goto(`${tern}/rhythm`)
+      await page
+        .getByRole('button', { name: /^Newsletter/ })
+        .first()
+        .click()
+    },
+  },
+  {
     name: 'paint-dark',
     dark: true,
     take: async (page) => {

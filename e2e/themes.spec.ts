@@ -215,6 +215,36 @@ test('a rhythm is proposed for all pages, shown, given in one step, and undone',
   expect(await state()).toEqual(before)
 })
 
+test('a blending header lies on the gradient of the section under it', async ({
+  page,
+  request,
+}) => {
+  const { revision } = await (await request.get(`/api${tern}`)).json()
+  const stop = (at: number, slot: string) => ({ at, color: { slot } })
+  const edit = {
+    type: 'setSectionColor',
+    doc: 'home',
+    section: 'opening',
+    facet: 'fill',
+    state: 'rest',
+    paint: { gradient: 'linear', angle: 180, stops: [stop(0, 'mist'), stop(100, 'paper')] },
+  }
+  const sent = { base: revision, edits: [{ clientId: crypto.randomUUID(), edit }] }
+  expect((await request.post(`/api${tern}/edits`, { data: sent })).ok()).toBe(true)
+  await openPaint(page)
+  const stage = page.frameLocator('iframe[title="The page, live"]')
+  const header = (await stage.locator('[data-section="header"]').boundingBox())!
+  const opening = (await stage.locator('[data-section="opening"]').boundingBox())!
+  expect(Math.abs(header.y - opening.y)).toBeLessThan(1)
+  expect(await computedOnStage(page, '[data-section="header"]', 'background-image')).toBe('none')
+  const words = (await stage.locator('[data-section="opening"] h1').boundingBox())!
+  expect(words.y).toBeGreaterThan(header.y + header.height)
+  await undo(page)
+  await expect
+    .poll(() => computedOnStage(page, '[data-section="header"]', 'background-color'))
+    .toBe('rgb(247, 242, 231)')
+})
+
 test('a dark edition follows the visitor, or a switch; both can be read', async ({
   page,
   browser,

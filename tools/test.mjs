@@ -3,7 +3,7 @@ import path from 'node:path'
 import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, unpackDebian } from './machine.mjs'
 import { startPostgres } from './postgres.mjs'
 import { startServer } from './server.mjs'
-import { Failure, freePort, npx, stateFolder, step } from './steps.mjs'
+import { execute, Failure, freePort, npx, stateFolder, step } from './steps.mjs'
 
 const count = { passed: 0, failed: 0 }
 
@@ -68,6 +68,23 @@ async function runBrowser(address, filter) {
   count.failed += stats.unexpected + stats.flaky + errors.length
 }
 
+/** Palettes that every generated theme is held against, half of them on each core. */
+const PALETTES = 10_000
+
+/** Bundled and run outside Jest, which calls functions of other files too slowly for so many. */
+async function runGuarantee() {
+  const bundle = path.join(stateFolder, 'guarantee.cjs')
+  const options = ['--bundle', '--format=cjs', '--platform=node', '--tsconfig=tsconfig.json']
+  await npx('esbuild', ['tools/guarantee.ts', ...options, `--outfile=${bundle}`])
+  const seed = Math.floor(Math.random() * 1e6)
+  const told = await Promise.all(
+    [seed, seed + 1].map((each) =>
+      execute(process.execPath, [bundle, String(PALETTES / 2), String(each)]),
+    ),
+  )
+  return told.map((line) => line.trim()).join('; ')
+}
+
 /** `./easel test [unit|browser] [names …]`; without a part, everything. */
 export async function run({ options }) {
   const [part, ...filter] = ['unit', 'browser'].includes(options[0]) ? options : [undefined]
@@ -81,6 +98,7 @@ export async function run({ options }) {
       await npx('tsc', ['--noEmit'])
     })
     await check('Lint', () => npx('eslint', ['.']))
+    await check(`Contrast in every theme of ${PALETTES} random palettes`, runGuarantee)
     await check('Layers', () => npx('depcruise', ['src', '--config', '.dependency-cruiser.cjs']))
   }
   const postgres = await step('Starting a throw-away PostgreSQL', () =>

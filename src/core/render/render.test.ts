@@ -160,6 +160,28 @@ describe('colours of single things', () => {
   })
 })
 
+test('a blending header lets a gradient or a picture of the section under it through, on that page alone', () => {
+  const gradient = {
+    gradient: 'linear',
+    angle: 180,
+    stops: [
+      { at: 0, color: { slot: 'ink' } },
+      { at: 100, color: { slot: 'brand' } },
+    ],
+  }
+  const over = withPage(pageOf({}, { colors: { fill: { rest: gradient } } }))
+  expect(renderSections(over, home.id, where)[0]!.html).toContain('class="section header over"')
+  const css = renderPageCss(over, home.id, where)
+  expect(css).toContain('[data-section="header"] {\n  background: none;')
+  expect(css).toContain('[data-section="only"] {\n  background: linear-gradient(180deg')
+
+  const plain = withPage(pageOf({}, { colors: { fill: { rest: { slot: 'mist' } } } }))
+  expect(renderSections(plain, home.id, where)[0]!.html).not.toContain('over')
+  expect(renderPageCss(plain, home.id, where)).toContain(
+    '[data-section="header"] {\n  background: var(--slot-mist);',
+  )
+})
+
 describe('HTML', () => {
   const nasty = '<script>alert(1)</script> & "quotes"'
   const page = pageOf({

@@ -1,5 +1,5 @@
 import { escapeHtml, kindClass, kindOf, sectionFacets, tag, type Surroundings } from '../elements'
-import { spotsOnPage, type Spot } from '../resolve'
+import { liesOver, spotsOnPage, type Spot } from '../resolve'
 import {
   bodyOf,
   childrenOf,
@@ -60,11 +60,8 @@ function writeElements(
 
 const SECTION_TAG = { header: 'header', band: 'section', footer: 'footer' } as const
 
-function writeSection(
-  { docs, doc, section, theme }: Spot,
-  page: PageId,
-  where: Whereabouts,
-): string {
+function writeSection(spot: Spot, page: PageId, where: Whereabouts): string {
+  const { docs, doc, section, theme } = spot
   const body = bodyOf(docs, doc)!
   const inner = tag(
     'div',
@@ -72,7 +69,7 @@ function writeSection(
     writeElements(section.children, body, page, where),
   )
   const hasSwitch = section.kind === 'footer' && docs.frame.edition === 'switch'
-  const kind = section.kind === 'band' ? '' : ` ${section.kind}`
+  const kind = section.kind === 'band' ? '' : ` ${section.kind}${liesOver(spot) ? ' over' : ''}`
   return tag(
     SECTION_TAG[section.kind],
     { class: `section${kind}`, 'data-theme': theme.id, 'data-section': section.id },
@@ -137,16 +134,15 @@ function inherits(frame: Frame, id: string, ancestor: string, steps = 0): boolea
   return !!parent && steps < 20 && inherits(frame, parent, ancestor, steps + 1)
 }
 
-/** Fills of sections as they lie on this page; a blending header repeats the one under it. */
+/** Fills of sections as they lie on this page; a blending header repeats the one under it, or lets it through. */
 function sectionRules(docs: SiteDocs, page: PageId, where: Whereabouts): CssRule[] {
-  return spotsOnPage(docs, page).flatMap(({ section, ownFill }) =>
-    overrideRules(
-      `[data-section="${section.id}"]`,
-      sectionFacets,
-      ownFill && { fill: { rest: ownFill } },
-      where.assetUrl,
-    ),
-  )
+  return spotsOnPage(docs, page).flatMap((spot) => {
+    const { section, ownFill } = spot
+    const selector = `[data-section="${section.id}"]`
+    if (liesOver(spot)) return { selector, declarations: [['background', 'none'] as const] }
+    const colors = ownFill && { fill: { rest: ownFill } }
+    return overrideRules(selector, sectionFacets, colors, where.assetUrl)
+  })
 }
 
 /** The stylesheet of a site in its layers, each by a name, in the order in which they count. */

@@ -15,5 +15,5 @@ export {
   type ThemeReading,
 } from './theme-reading'
 export { roleMeetings, slotMeetings, type Meeting } from './meetings'
-export { parentsOf, spotsOnPage, type Spot } from './spot'
+export { liesOver, parentsOf, spotsOnPage, type Spot } from './spot'
 export { facetRole, facetsOf, styleChain, traceFacet, type Decider, type Trace } from './trace'

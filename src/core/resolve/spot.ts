@@ -1,5 +1,6 @@
 import {
   bodyOf,
+  isColor,
   sectionsInOrder,
   type DocId,
   type PageId,
@@ -18,6 +19,15 @@ export interface Spot {
   readonly theme: Theme
   /** A fill of the section's own, or of the section a blending header lies on. */
   readonly ownFill?: Paint
+}
+
+/**
+ * Whether a blending header lies on the section under it rather than beside it:
+ * a gradient or a picture runs on behind it, where a plain colour needs only be
+ * the same.
+ */
+export function liesOver({ section, ownFill }: Spot): boolean {
+  return section.kind === 'header' && !!section.blend && !!ownFill && !isColor(ownFill)
 }
 
 /** Header, bands and footer of a page, top to bottom. */

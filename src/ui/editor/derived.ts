@@ -1,4 +1,6 @@
-import { useMemo } from 'react'
+'use client'
+
+import { useDeferredValue, useMemo } from 'react'
 import { spotsOnPage, type Spot } from '@/core/resolve'
 import { afterDark } from '@/core/generate'
 import type { Page, SiteDocs } from '@/core/site'
@@ -6,10 +8,10 @@ import { reachOf, summarize, type Reach } from '@/core/uses'
 import { useEditorState } from './context'
 import type { Selection } from './store'
 
-/** How many painted things each slot and role reaches, over the whole site. */
+/** How many painted things each slot and role reaches, over the whole site; counted after what was changed is drawn. */
 export function useReach(): Reach {
-  const frame = useEditorState((state) => state.docs.frame)
-  const pages = useEditorState((state) => state.pages)
+  const frame = useDeferredValue(useEditorState((state) => state.docs.frame))
+  const pages = useDeferredValue(useEditorState((state) => state.pages))
   return useMemo(
     () => reachOf(frame, [summarize(frame.body), ...pages.map(({ summary }) => summary)]),
     [frame, pages],

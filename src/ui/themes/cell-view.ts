@@ -31,15 +31,37 @@ function viewOf(palette: Palette, theme: Theme, role: RoleId): CellView {
   }
 }
 
-const views = new WeakMap<Palette, WeakMap<Theme, Map<RoleId, CellView>>>()
+/** The decisions that a cell's view comes from, and whether its own is by hand. */
+function sourcesOf({ roles: decided, hand }: Theme, role: RoleId): readonly unknown[] {
+  const { on } = roles[role]
+  return [
+    decided[role],
+    decided.ground,
+    decided.surface,
+    ...on.map((each) => decided[each]),
+    hand.includes(role),
+  ]
+}
 
-/** The view of a cell, made once for a palette and a theme as they are. */
+interface Made {
+  readonly sources: readonly unknown[]
+  readonly view: CellView
+}
+
+const views = new WeakMap<Palette, Map<string, Made>>()
+
+/**
+ * The view of a cell. An edit leaves the decisions that it does not touch the
+ * very same objects, so a view whose decisions are the same is not made anew.
+ */
 export function cellView(palette: Palette, theme: Theme, role: RoleId): CellView {
-  const ofPalette = views.get(palette) ?? new WeakMap<Theme, Map<RoleId, CellView>>()
-  views.set(palette, ofPalette)
-  const ofTheme = ofPalette.get(theme) ?? new Map<RoleId, CellView>()
-  ofPalette.set(theme, ofTheme)
-  const view = ofTheme.get(role) ?? viewOf(palette, theme, role)
-  ofTheme.set(role, view)
+  const known = views.get(palette) ?? new Map<string, Made>()
+  views.set(palette, known)
+  const key = `${theme.id}/${role}`
+  const sources = sourcesOf(theme, role)
+  const made = known.get(key)
+  if (made?.sources.every((source, i) => source === sources[i])) return made.view
+  const view = viewOf(palette, theme, role)
+  known.set(key, { sources, view })
   return view
 }

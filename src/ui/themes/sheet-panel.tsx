@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { fanOf, stepShade } from '@/core/palette'
-import { explainRole, generatedRoles } from '@/core/generate'
+import { explainRole, fixesFor, generatedRoles } from '@/core/generate'
 import { roleMeetings } from '@/core/resolve'
 import { writeDecision } from '@/core/edit'
 import {
@@ -19,6 +19,7 @@ import { ColorChooser, readsOnOf } from '../color'
 import { decisionHex, useEditor, useEditorState, type SheetCells } from '../editor'
 import { Button, Swatch } from '../kit'
 import { counted } from '../words'
+import { cellView } from './cell-view'
 import { Disagreements } from './disagreement-list'
 import { FixList } from './fix-list'
 import { cellsOf, decideCells, type CellDecision } from './use-sheet'
@@ -150,9 +151,7 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
           {chosen[0]!.hand.includes(only.role) ? ', decided by hand' : ''}
         </p>
       )}
-      {chosen.map((theme) => (
-        <FixList key={theme.id} frame={frame} theme={theme} only={cells.roles} />
-      ))}
+      <FailingChosen frame={frame} chosen={chosen} cells={cells} />
       <ColorChooser
         label={all.length > 1 ? `Set all ${all.length} to` : 'Set it to'}
         value={groups.size === 1 ? [...groups.values()][0]!.decision : undefined}
@@ -180,6 +179,42 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
         )}
       </div>
       <StepsFrom frame={frame} all={all} />
+    </div>
+  )
+}
+
+/** Themes whose fixes are offered one by one; in more of them they are only counted. */
+const FEW = 3
+
+/** What cannot be read among the chosen cells, with what could take its place. */
+function FailingChosen({
+  frame,
+  chosen,
+  cells,
+}: Pick<ChosenCellsProps, 'frame' | 'chosen' | 'cells'>) {
+  const editor = useEditor()
+  const failing = chosen.filter((theme) =>
+    cells.roles.some((role) => !cellView(frame.palette, theme, role).passes),
+  )
+  if (failing.length <= FEW) {
+    return failing.map((theme) => (
+      <FixList key={theme.id} frame={frame} theme={theme} only={cells.roles} />
+    ))
+  }
+  const fix = () => {
+    const fixed = failing.flatMap((theme) =>
+      fixesFor(frame.palette, theme)
+        .filter(({ role }) => cells.roles.includes(role))
+        .map(({ role, after }) => ({ theme: theme.id, role, decision: after })),
+    )
+    decideCells(editor, fixed, { told: `${counted(fixed.length, 'cell')} made readable` })
+  }
+  return (
+    <div className="grid gap-2 rounded-md border border-dashed border-ink p-2">
+      <p className="font-semibold">× Cannot be read in {counted(failing.length, 'theme')}</p>
+      <Button className="justify-self-start" onClick={fix}>
+        Take the nearest that can, in each
+      </Button>
     </div>
   )
 }

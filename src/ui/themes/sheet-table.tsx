@@ -18,6 +18,7 @@ import { CellEntry } from './cell-entry'
 import { cellView } from './cell-view'
 import { SheetCell } from './sheet-cell'
 import { cellAt, cornerOf, widened } from './sheet-choice'
+import { ThemeDialogs, useThemeDeeds } from './theme-deeds'
 import { ThemeHead } from './theme-head'
 import { cellsOf, copyCells, decideCells, pastedCells } from './use-sheet'
 
@@ -67,6 +68,7 @@ export function SheetTable({ frame, columns, groups, folded, onFold, empty }: Sh
   const [typing, setTyping] = useState<{ readonly start: string; readonly box: CellBox }>()
   const rows = groups.flatMap(({ group, roles }) => (folded.includes(group) ? [] : roles))
   const grid = { roles: rows.map(({ id }) => id), themes: columns.map(({ id }) => id) }
+  const { onDeed, asked, leave } = useThemeDeeds()
   const choose = (next: SheetCells) => editor.store.setState({ sheetCells: next })
   const inChoice = useMemo(
     () => ({ roles: new Set(cells?.roles), themes: new Set(cells?.themes) }),
@@ -74,6 +76,10 @@ export function SheetTable({ frame, columns, groups, folded, onFold, empty }: Sh
   )
 
   const click = (event: MouseEvent) => {
+    const column = (event.target as HTMLElement).closest<HTMLElement>('[data-column]')
+    if (column) {
+      return choose({ roles: grid.roles, themes: [column.dataset.column as ThemeId] })
+    }
     const cell = cellOf(event.target)
     if (!cell) return
     const [theme, role] = cell
@@ -143,18 +149,27 @@ export function SheetTable({ frame, columns, groups, folded, onFold, empty }: Sh
       onCopy={copy}
       onPaste={paste}
     >
-      <table className="min-w-full border-separate border-spacing-0">
+      <table
+        className="w-full table-fixed border-separate border-spacing-0"
+        // Of fixed widths: a table that fits its columns to their words lays every cell out anew at each change.
+        style={{ minWidth: 160 + columns.length * 144 }}
+      >
+        <colgroup>
+          <col style={{ width: 160 }} />
+        </colgroup>
         <thead className="sticky top-0 z-20 bg-panel">
           <tr>
             <th className="sticky left-0 z-10 w-40 min-w-40 bg-panel text-left text-xs font-semibold text-soft">
               Role
             </th>
-            {columns.map((theme) => (
+            {columns.map(({ id, name }, i) => (
               <ThemeHead
-                key={theme.id}
-                theme={theme}
-                columns={columns}
-                onChoose={() => choose({ roles: grid.roles, themes: [theme.id] })}
+                key={id}
+                id={id}
+                name={name}
+                isFirst={i === 0}
+                isLast={i === columns.length - 1}
+                onDeed={onDeed}
               />
             ))}
           </tr>
@@ -208,6 +223,7 @@ export function SheetTable({ frame, columns, groups, folded, onFold, empty }: Sh
         })}
       </table>
       {groups.length === 0 && <p className="p-8 text-center text-soft">{empty}</p>}
+      <ThemeDialogs asked={asked} columns={columns} onLeave={leave} />
       {typing !== undefined && cells && (
         <CellEntry
           box={typing.box}

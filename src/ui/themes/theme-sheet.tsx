@@ -1,10 +1,10 @@
 'use client'
 
 import { useMemo, useState } from 'react'
-import { failingRoles } from '@/core/resolve'
 import { isBound, slotName, type Frame, type Theme } from '@/core/site'
-import { roleGroups, roleName, type RoleId } from '@/core/theme'
+import { roleGroups, roleIds, roleName, type RoleId } from '@/core/theme'
 import { useEditorState, useReach } from '../editor'
+import { cellView } from './cell-view'
 import { SheetBar, type Shown } from './sheet-bar'
 import { SheetPanel } from './sheet-panel'
 import { SheetTable } from './sheet-table'
@@ -40,7 +40,15 @@ export function ThemeSheet() {
   const [specimen, setSpecimen] = useState(false)
   const reach = useReach()
   const columns = useColumns(frame)
-  const failing = useMemo(() => failingRoles(frame.palette, columns), [columns, frame.palette])
+  const failing = useMemo(
+    () =>
+      columns.flatMap((theme) =>
+        roleIds.flatMap((role) =>
+          cellView(frame.palette, theme, role).passes ? [] : [{ theme, role }],
+        ),
+      ),
+    [columns, frame.palette],
+  )
   const rowsThatFail = useMemo(() => new Set(failing.map(({ role }) => role)), [failing])
   const used = useMemo(
     () => new Set(Object.keys(reach.roles).map((key) => key.split('/')[1] as RoleId)),
