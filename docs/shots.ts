@@ -77,7 +77,7 @@ const shots: readonly Shot[] = [
     dark: true,
     take: async (page) => {
       await openPaint(page)
-      await page.getByRole('button', { name: /The bench/ }).click()
+      await page.getByRole('button', { name: /^The bench/ }).click()
     },
   },
   {
