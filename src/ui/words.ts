@@ -48,6 +48,10 @@ export function readProblemWords({ code, where }: ReadProblem): string {
       return `${where} refers to itself in a circle; give it a colour of its own.`
     case 'missing-alias':
       return `${where} refers to something that is not in the file.`
+    case 'no-themes':
+      return 'This file holds no themes. Take one that was exported as design tokens here or on another site.'
+    case 'unknown-role':
+      return `${where} is a role that is not known here; it was left out.`
     case 'too-many':
       return `The file holds ${Number(where).toLocaleString('en-GB')} colours; the first 256 are offered.`
     case 'no-color':

@@ -13,6 +13,8 @@ export type ReadProblemCode =
   | 'wrong-type'
   | 'too-many'
   | 'no-color'
+  | 'no-themes'
+  | 'unknown-role'
 
 export interface ReadProblem {
   readonly code: ReadProblemCode

@@ -62,22 +62,22 @@ export function tokenColor(value: TokenValue): Color | undefined {
   return colorOf(`color(${colorSpace} ${parts.join(' ')}${over})`)
 }
 
-interface Found {
+export interface Found {
   readonly token: Token
   /** Its own `$type`, or that of the nearest group around it. */
   readonly type?: string
 }
 
-function tokensOf(group: TokenGroup, inherited?: string): Found[] {
+export function tokensOf(group: TokenGroup, inherited?: string): Found[] {
   const type = group.type ?? inherited
   return group.children.flatMap((child) =>
     child.kind === 'group' ? tokensOf(child, type) : [{ token: child, type: child.type ?? type }],
   )
 }
 
-const keyOf = (path: readonly string[]) => path.join('.')
+export const keyOf = (path: readonly string[]) => path.join('.')
 
-function follow(
+export function follow(
   start: Found,
   byPath: ReadonlyMap<string, Found>,
 ): Found | 'cyclic-alias' | 'missing-alias' {
@@ -101,7 +101,7 @@ function follow(
 const PALETTE = 'palette'
 
 /** Marks what is no slot: a shade, with its offsets, or a loose colour of a theme. It is written for other tools and not read back. */
-const NO_SLOT = 'ample-easel.no-slot'
+export const NO_SLOT = 'ample-easel.no-slot'
 
 /** The human name of a token: the last part of its path that says something. */
 function nameOf(path: readonly string[]): string {

@@ -79,6 +79,29 @@ export function generateThemes(palette: Palette, taken: readonly Theme[] = []): 
   return made
 }
 
+/**
+ * A theme that was read from a file, made whole for this palette: roles it does
+ * not have are generated on its ground. Undefined where they cannot be.
+ */
+export function completeTheme(
+  palette: Palette,
+  read: { readonly name: string; readonly roles: Partial<ThemeRoles> },
+  taken: readonly Theme[],
+): Theme | undefined {
+  const ground = read.roles.ground
+  const first = paletteColors(palette)[0]
+  const base = ground && isBound(ground) ? ground : first && ({ slot: first.id } as ColorDecision)
+  const made = base && generateThemeOn(palette, base, taken)
+  if (!made) return undefined
+  const names = new Set(taken.map(({ name }) => name.toLowerCase()))
+  let { name } = read
+  for (let n = 2; names.has(name.toLowerCase()); n += 1) name = `${read.name.slice(0, 56)} ${n}`
+  const ids = taken.map(({ id }) => id)
+  const hand = roleIds.filter((role) => read.roles[role])
+  const id = themeId.parse(idFromName(name, ids, 'theme'))
+  return { id, name, roles: { ...made.roles, ...read.roles } as ThemeRoles, hand }
+}
+
 /** A cell that generating anew would decide otherwise. */
 export interface CellChange {
   readonly theme: ThemeId

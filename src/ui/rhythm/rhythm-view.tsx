@@ -97,7 +97,7 @@ export function RhythmView() {
                       type="button"
                       aria-pressed={chosen.has(key)}
                       onClick={pick(band)}
-                      className={`relative flex w-full items-center justify-between gap-2 px-2.5 text-left aria-pressed:z-10 aria-pressed:outline-2 aria-pressed:-outline-offset-2 aria-pressed:outline-ink aria-pressed:ring-2 aria-pressed:ring-white aria-pressed:ring-inset ${band.doc === 'frame' ? 'h-8' : 'h-14'}`}
+                      className={`relative flex w-full items-center justify-between gap-2 px-2.5 text-left aria-pressed:z-10 aria-pressed:shadow-[inset_0_0_0_2px_#000,inset_0_0_0_4px_#fff] ${band.doc === 'frame' ? 'h-8' : 'h-14'}`}
                       style={{ background: look.ground, color: look.text }}
                     >
                       <span className="min-w-0">

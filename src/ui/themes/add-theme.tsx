@@ -3,12 +3,13 @@
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { generateThemeOn } from '@/core/generate'
-import { themesInOrder, type ColorDecision } from '@/core/site'
+import { readThemes, type ReadProblem } from '@/core/formats'
+import { completeTheme, generateThemeOn } from '@/core/generate'
+import { themesInOrder, type ColorDecision, type Theme } from '@/core/site'
 import { ColorChooser } from '../color'
 import { useEditor, useEditorState } from '../editor'
 import { Button, Popover } from '../kit'
-import { editProblemWords } from '../words'
+import { counted, editProblemWords, readProblemWords } from '../words'
 
 /** A new theme, generated on a ground that is chosen from the palette. */
 export function AddTheme() {
@@ -40,6 +41,59 @@ export function AddTheme() {
     >
       <p className="mb-2 text-soft">Choose its ground; the rest is generated to be readable.</p>
       <ColorChooser label="Ground of the new theme" onChoose={add} />
+      <ThemesFromFile onDone={() => setOpen(false)} />
     </Popover>
+  )
+}
+
+/** Largest file that is looked at, in bytes. */
+const LARGEST = 4_000_000
+
+/** Themes out of a design-token file of this or another site; what cannot be read of it is told. */
+function ThemesFromFile({ onDone }: { readonly onDone: () => void }) {
+  const editor = useEditor()
+  const { palette, themes } = useEditorState((state) => state.docs.frame)
+  const [problems, setProblems] = useState<readonly ReadProblem[]>([])
+  const take = async (file: File | undefined) => {
+    if (!file) return
+    const read = readThemes(await file.slice(0, LARGEST).text(), palette)
+    setProblems(read.problems)
+    const present = themesInOrder(themes)
+    const added: Theme[] = []
+    for (const each of read.themes) {
+      const theme = completeTheme(palette, each, [...present, ...added])
+      if (theme) added.push(theme)
+    }
+    if (added.length === 0) return
+    const told = `${counted(added.length, 'theme')} from a file`
+    const problem = editor.dispatch({ type: 'setCells', told, cells: [], hand: true, add: added })
+    if (problem) return void toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
+    toast(`${told} added.`)
+    if (read.problems.length === 0) onDone()
+  }
+  return (
+    <div className="mt-2 grid gap-1.5 border-t border-edge pt-2">
+      <label className="cursor-pointer rounded-md border border-dashed border-edge-strong px-3 py-1.5 text-center hover:bg-hover has-focus-visible:outline-2 has-focus-visible:outline-ink">
+        Or themes from a file of design tokens
+        <input
+          type="file"
+          accept=".json,.tokens,application/json"
+          className="sr-only"
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            event.target.value = ''
+            void take(file)
+          }}
+        />
+      </label>
+      {problems.length > 0 && (
+        <ul role="alert" className="grid gap-1 font-semibold break-words">
+          {problems.slice(0, 4).map((problem, i) => (
+            <li key={i}>× {readProblemWords(problem)}</li>
+          ))}
+          {problems.length > 4 && <li>and {problems.length - 4} more like these.</li>}
+        </ul>
+      )}
+    </div>
   )
 }

@@ -44,6 +44,7 @@ export function SheetBar(props: SheetBarProps) {
       </select>
       <SearchField
         label="Find a role or a slot"
+        placeholder="Role or slot"
         value={search}
         onChange={onSearch}
         className="w-32"

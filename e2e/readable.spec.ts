@@ -1,0 +1,120 @@
+import { expect, test } from '@playwright/test'
+import { generateThemes } from '@/core/generate'
+import { renderDocument, renderPageCss, renderSiteCss, type Whereabouts } from '@/core/render'
+import { slotSchema, type Frame, type Palette, type SiteDocs } from '@/core/site'
+import { roleIds } from '@/core/theme'
+import { demoSites } from '@demo/sites'
+import { ternFrame } from '@demo/tern/frame'
+import { specimenId, specimenPage } from '@/ui/themes/specimen-page'
+import { hardToRead } from './reads-well'
+
+const where: Whereabouts = {
+  assets: {},
+  assetUrl: () => 'data:,',
+  fontUrl: () => 'data:,',
+  link: () => '#',
+}
+const palettes: ReadonlyArray<readonly [string, string[]]> = [
+  ['the demo', ternFrame.palette.order.map((id) => ternFrame.palette.slots[id]!.value!)],
+  [
+    'six near-identical mid greys',
+    ['#757575', '#767676', '#777777', '#787878', '#797979', '#7a7a7a'],
+  ],
+  ['one colour', ['#d65a2a']],
+  ['neon', ['#ff00ff', '#00ff00', '#ffff00', '#00ffff', '#101010', '#ffffff']],
+  ['pastel', ['#fdf6f2', '#f6ddd0', '#e3d9e4', '#cde9e3', '#d3e0fa']],
+]
+
+function withGeneratedThemes(frame: Frame, values: readonly string[]): Frame {
+  const slots = values.map((value, i) =>
+    slotSchema.parse({ id: `s${i}`, name: `Slot ${i}`, value, was: [] }),
+  )
+  const palette = {
+    ...frame.palette,
+    order: slots.map(({ id }) => id),
+    slots: Object.fromEntries(slots.map((slot) => [slot.id, slot])),
+  } as Palette
+  const themes = generateThemes(palette)
+  const byId = Object.fromEntries(themes.map((theme) => [theme.id, theme]))
+  return {
+    ...frame,
+    palette,
+    themes: { order: themes.map(({ id }) => id), byId } as Frame['themes'],
+  }
+}
+
+/** A page as it is published, the decisions on single elements left out: what themes alone give. */
+function htmlOf(docs: SiteDocs, page: SiteDocs['pages'][keyof SiteDocs['pages']]): string {
+  const css = Object.values(renderSiteCss(docs.frame, [page], where)).join('\n')
+  const own = renderPageCss(docs, page.id, where)
+  const html = renderDocument(docs, page, where, [])
+  const still = '* { transition: none !important }'
+  return html
+    .replace(/<meta http-equiv[^>]*>/, '')
+    .replace('</head>', () => `<style>${css}\n${own}\n${still}</style></head>`)
+}
+
+for (const [name, values] of palettes) {
+  test(`the specimen in all generated themes can be read, at rest and pointed at: ${name}`, async ({
+    page,
+  }) => {
+    const frame = withGeneratedThemes(
+      { ...ternFrame, styles: {}, customCss: '', body: { order: [], sections: {}, elements: {} } },
+      values,
+    )
+    const specimen = specimenPage(frame.themes.order.map((id) => frame.themes.byId[id]!))
+    const html = htmlOf({ frame, pages: { [specimenId]: specimen } }, specimen)
+    await page.setContent(html)
+    expect(await page.locator('.main-button').count()).toBe(frame.themes.order.length)
+    expect(await hardToRead(page)).toEqual([])
+    await page.setContent(html.replaceAll(/:hover\b/g, ':not(#none)'))
+    expect(await hardToRead(page)).toEqual([])
+    expect(Object.keys(frame.themes.byId[frame.themes.order[0]!]!.roles)).toHaveLength(
+      roleIds.length,
+    )
+  })
+}
+
+test('all demo pages in generated themes can be read, at rest and pointed at', async ({ page }) => {
+  for (const site of demoSites) {
+    const made = generateThemes(site.frame.palette)
+    // Each theme of the design gets the roles generated on the ground that it has.
+    const byGround = new Map(made.map((theme) => [JSON.stringify(theme.roles.ground), theme]))
+    const byId = Object.fromEntries(
+      Object.values(site.frame.themes.byId).map((theme) => [
+        theme.id,
+        { ...theme, roles: (byGround.get(JSON.stringify(theme.roles.ground)) ?? made[0]!).roles },
+      ]),
+    )
+    const body = withoutColors(site.frame.body)
+    const frame = {
+      ...site.frame,
+      styles: {},
+      customCss: '',
+      body,
+      themes: { ...site.frame.themes, byId },
+    } as Frame
+    for (const each of site.pages) {
+      const own = { ...each, body: withoutColors(each.body) }
+      const html = htmlOf({ frame, pages: { [own.id]: own } }, own)
+      await page.setContent(html)
+      expect({ page: own.id, found: await hardToRead(page) }).toEqual({ page: own.id, found: [] })
+      await page.setContent(html.replaceAll(/:hover\b/g, ':not(#none)'))
+      expect({ page: own.id, found: await hardToRead(page) }).toEqual({ page: own.id, found: [] })
+    }
+  }
+})
+
+/** A body with the loose and bound colours of single elements, and snippets of others, taken away. */
+function withoutColors(body: Frame['body']): Frame['body'] {
+  const strip = <T extends { colors?: unknown }>({ colors: _colors, ...rest }: T) => rest
+  const elements = Object.entries(body.elements)
+    .filter(([, { kind }]) => kind !== 'embed')
+    .map(([id, element]) => [id, strip(element)])
+  const sections = Object.entries(body.sections).map(([id, section]) => [id, strip(section)])
+  return {
+    ...body,
+    elements: Object.fromEntries(elements),
+    sections: Object.fromEntries(sections),
+  } as Frame['body']
+}
