@@ -32,11 +32,14 @@ export async function benchSheet(): Promise<void> {
   await page.goto(`${address}/sites/tern-and-thistle`)
   await page.getByRole('link', { name: 'Themes' }).waitFor()
   await page.evaluate(() => {
-    const held = window as unknown as { slow: number[] }
+    const held = window as unknown as { slow: Array<{ handled: number; shown: number }> }
     held.slow = []
     new PerformanceObserver((list) => {
       for (const each of list.getEntries() as PerformanceEventTiming[]) {
-        if (each.interactionId && each.name === 'click') held.slow.push(each.duration)
+        if (each.interactionId && each.name === 'click') {
+          const handled = each.processingEnd - each.processingStart
+          held.slow.push({ handled, shown: each.duration })
+        }
       }
     }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit)
   })
@@ -53,7 +56,7 @@ export async function benchSheet(): Promise<void> {
   await page.getByRole('button', { name: 'Fill', exact: true }).first().click()
   await page.waitForTimeout(300)
   await page.evaluate(() => {
-    ;(window as unknown as { slow: number[] }).slow.length = 0
+    ;(window as unknown as { slow: unknown[] }).slow.length = 0
   })
   const choices = page.locator('[aria-label^="Set all"] button')
   const count = await choices.count()
@@ -62,7 +65,11 @@ export async function benchSheet(): Promise<void> {
     await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2)
     await page.waitForTimeout(250)
   }
-  const rows = await page.evaluate(() => (window as unknown as { slow: number[] }).slow)
+  const timed = await page.evaluate(
+    () => (window as unknown as { slow: Array<{ handled: number; shown: number }> }).slow,
+  )
+  const rows = timed.map(({ shown }) => shown)
+  const handled = timed.map((each) => each.handled)
   const typed = 'oklch(61.5% 0.123 45.67 / 0.95)'
   await page.locator('[data-cell="on-paper/link"]').click()
   for (const key of typed) {
@@ -74,7 +81,10 @@ export async function benchSheet(): Promise<void> {
   console.log(`\nA sheet of 27 roles × ${THEMES} themes`)
   console.log(`opening it                                   ${opening.toFixed(0)} ms`)
   console.log(
-    `setting a whole row of ${THEMES}, ${ROWS} times             median ${median(rows).toFixed(1)} ms, p95 ${p95(rows).toFixed(1)} ms`,
+    `setting a whole row of ${THEMES}, its handler            median ${median(handled).toFixed(1)} ms, p95 ${p95(handled).toFixed(1)} ms`,
+  )
+  console.log(
+    `… until it is painted, without a graphics card  median ${median(rows).toFixed(0)} ms, p95 ${p95(rows).toFixed(0)} ms`,
   )
   console.log(
     `typing at 10 keys a second                   ${kept.length} of ${typed.length} keystrokes kept`,

@@ -25,6 +25,7 @@ async function violations(page: Page): Promise<string[]> {
           '[aria-label="Map of the site"]',
           // Themes drawn in the owner's own colours, good or bad.
           '[aria-label^="Theme of "]',
+          '[aria-label="Contrast"] [aria-hidden]',
           'main ul button[aria-pressed][style]',
           '[aria-label="Studies and ways in"] [aria-hidden]',
         ],

@@ -38,7 +38,7 @@ test('a pasted list is tried on the page, applied, and undone in one step', asyn
 test('from one colour, as a study that is kept and found again', async ({ page }) => {
   await openPaint(page)
   await page.getByRole('button', { name: 'One colour' }).click()
-  const base = page.getByLabel('The colour to start from')
+  const base = page.getByLabel('The colour to start from', { exact: true })
   await base.fill('#12345')
   await base.press('Enter')
   await expect(page.getByText(/3, 4, 6 or 8 digits/)).toBeVisible()

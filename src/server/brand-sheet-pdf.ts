@@ -124,7 +124,11 @@ export function drawBrandSheet(brand: BrandSheet): Promise<Uint8Array> {
   sheet.font('words').fontSize(9).fillColor(SOFT)
   sheet.text('Brand colours', MARGIN, MARGIN + 30, oneLine)
   let y = MARGIN + 58
-  if (brand.colors.length === 0) sheet.text('No slot holds a colour yet.', MARGIN, y, oneLine)
+  if (brand.colors.length === 0) {
+    sheet.text('No slot holds a colour yet.', MARGIN, y, oneLine)
+    sheet.end()
+    return ended
+  }
   for (const color of brand.colors) {
     y = room(sheet, y, 60)
     colorRow(sheet, color, y)

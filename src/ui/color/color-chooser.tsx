@@ -34,7 +34,7 @@ interface ColorChooserProps {
 export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChooserProps) {
   const docs = useEditorState((state) => state.docs)
   const { palette } = docs.frame
-  const [dragged, rest] = useResting(onChoose)
+  const [dragged, rest, take] = useResting(onChoose)
   const shown = dragged ?? value
   const chosen = shown && canonicalJson(shown)
   const slots = slotsInOrder(palette)
@@ -53,7 +53,7 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
         aria-label={words}
         aria-pressed={canonicalJson(decision) === chosen}
         onFocus={() => isSlot && isBound(decision) && setFanned(decision.slot)}
-        onClick={() => onChoose(decision)}
+        onClick={() => take(decision)}
         className={`relative border border-black/15 ${shape} aria-pressed:outline-2 aria-pressed:-outline-offset-2 aria-pressed:outline-black aria-pressed:ring-2 aria-pressed:ring-white aria-pressed:ring-inset`}
         style={{ background: decisionHex(palette, decision) }}
       />
@@ -104,7 +104,7 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
           <ColorEditor
             value={shown ? (isBound(shown) ? decisionHex(palette, shown) : shown.value) : ''}
             onDrag={(text) => rest({ value: text })}
-            onCommit={(text) => onChoose({ value: text })}
+            onCommit={(text) => take({ value: text })}
             readsOn={readsOn}
           />
         </Fold>

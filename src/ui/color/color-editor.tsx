@@ -1,7 +1,6 @@
 'use client'
 
 import { Minus, Plus } from 'lucide-react'
-import { ToggleGroup } from 'radix-ui'
 import { useState } from 'react'
 import { useStore } from 'zustand'
 import {
@@ -14,7 +13,7 @@ import {
   writeHex,
   type Color,
 } from '@/core/color'
-import { IconButton, Slider, Swatch, TextField } from '../kit'
+import { IconButton, Segments, Slider, Swatch, TextField } from '../kit'
 import { ColorArea } from './color-area'
 import { Codes } from './color-codes'
 import {
@@ -44,6 +43,10 @@ interface ColorEditorProps {
 
 /** Points of OKLCH lightness that one press of darker or lighter moves. */
 const STEP = 4
+
+const MODELS = Object.entries(colorModels).map(
+  ([id, { label }]) => [id as ColorModelId, label] as const,
+)
 
 /** In hex; outside sRGB, where hex ends, in OKLCH. */
 const written = (color: Color) =>
@@ -91,27 +94,15 @@ export function ColorEditor(props: ColorEditorProps) {
     <div className={`grid content-start gap-x-5 gap-y-2.5 ${wide ? 'grid-cols-2' : ''}`}>
       <div className="grid content-start gap-2.5">
         <div className="flex items-center gap-1">
-          <ToggleGroup.Root
-            type="single"
+          <Segments
+            label="How to move through colours"
             value={modelId}
-            aria-label="How to move through colours"
-            onValueChange={(next) => {
-              if (!next) return
-              setModelId(next as ColorModelId)
+            options={MODELS}
+            onChange={(next) => {
+              setModelId(next)
               setHeld(undefined)
             }}
-            className="flex overflow-hidden rounded-md border border-edge-strong/60"
-          >
-            {Object.entries(colorModels).map(([id, { label }]) => (
-              <ToggleGroup.Item
-                key={id}
-                value={id}
-                className="h-7 px-2.5 text-xs font-semibold hover:bg-hover data-[state=on]:bg-strong data-[state=on]:text-on-strong"
-              >
-                {label}
-              </ToggleGroup.Item>
-            ))}
-          </ToggleGroup.Root>
+          />
           <span className="flex-1" />
           <IconButton label="Darker, same hue" onClick={() => take(sameHue(color, -STEP), true)}>
             <Minus size={15} />

@@ -2,6 +2,7 @@
 
 import type { DragEvent } from 'react'
 import { useEditorState } from '../editor'
+import { FileButton } from '../kit'
 
 interface PictureSourceProps {
   readonly onTake: (file: Blob) => void
@@ -23,19 +24,9 @@ export function PictureSource({ onTake, busy }: PictureSourceProps) {
   }
   return (
     <div className="grid gap-2" onDragOver={(event) => event.preventDefault()} onDrop={drop}>
-      <label className="grid cursor-pointer place-items-center rounded-md border border-dashed border-edge-strong p-3 text-center hover:bg-hover has-focus-visible:outline-2 has-focus-visible:outline-ink">
+      <FileButton accept="image/*" onTake={onTake}>
         {busy ? 'Looking at the picture …' : 'Choose a picture, or drop one here'}
-        <input
-          type="file"
-          accept="image/*"
-          className="sr-only"
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            if (file) onTake(file)
-          }}
-        />
-      </label>
+      </FileButton>
       <div className="flex flex-wrap gap-1.5">
         {Object.values(assets).map(({ id, alt }) => (
           <button

@@ -27,7 +27,7 @@ export function SlotEditor({ slot }: { readonly slot: Slot }) {
     // The stylesheet has the new value only after the next drawing; until then the inline one stays.
     if (stage) requestAnimationFrame(() => unpaintSlot(stage.document, slot.id))
   }
-  const [dragged, rest] = useResting(keep)
+  const [dragged, rest, take] = useResting(keep)
   const drag = (value: string) => {
     const { docs, pageId } = editor.store.getState()
     const stage = stageStore.getState().stage
@@ -51,7 +51,7 @@ export function SlotEditor({ slot }: { readonly slot: Slot }) {
         wide
         value={dragged ?? slot.value ?? ''}
         onDrag={drag}
-        onCommit={keep}
+        onCommit={take}
         readsOn={readsOnOf(slotMeetings(palette, themes, slot.id))}
       />
     </div>

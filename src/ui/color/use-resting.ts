@@ -5,11 +5,12 @@ export const REST = 260
 
 /**
  * Holds what is dragged until the pointer rests, then hands it on; also when the
- * control goes away. Gives what is held, and the function to drag with.
+ * control goes away. Gives what is held, the function to drag with, and one that
+ * takes a value for good, whatever is still held.
  */
 export function useResting<T>(
   keep: (value: T) => void,
-): readonly [T | undefined, (value: T) => void] {
+): readonly [held: T | undefined, drag: (value: T) => void, take: (value: T) => void] {
   const [held, setHeld] = useState<T>()
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const unkept = useRef<{ readonly value: T }>(undefined)
@@ -32,5 +33,11 @@ export function useResting<T>(
     clearTimeout(timer.current)
     timer.current = setTimeout(() => latest.current(), REST)
   }
-  return [held, drag]
+  const take = (value: T) => {
+    clearTimeout(timer.current)
+    unkept.current = undefined
+    setHeld(undefined)
+    keep(value)
+  }
+  return [held, drag, take]
 }

@@ -2,6 +2,7 @@
 
 import type { DragEvent } from 'react'
 import { useEditorState, type Trial } from '../editor'
+import { FileButton } from '../kit'
 import { counted, readProblemWords } from '../words'
 import { trialOfList } from './trial'
 
@@ -19,13 +20,13 @@ const LARGEST = 4_000_000
 /** Pasted text or a file: codes with or without names, CSS, design tokens, a GIMP palette. */
 export function ListWay({ from, found, onTrial }: ListWayProps) {
   const palette = useEditorState((state) => state.docs.frame.palette)
-  const take = async (file: File | undefined) => {
-    if (file) onTrial(trialOfList(palette, await file.slice(0, LARGEST).text()))
-  }
+  const take = async (file: File) =>
+    onTrial(trialOfList(palette, await file.slice(0, LARGEST).text()))
   const drop = (event: DragEvent) => {
-    if (event.dataTransfer.files.length === 0) return
+    const file = event.dataTransfer.files[0]
+    if (!file) return
     event.preventDefault()
-    void take(event.dataTransfer.files[0])
+    void take(file)
   }
   const { problems } = from
   return (
@@ -43,19 +44,12 @@ export function ListWay({ from, found, onTrial }: ListWayProps) {
         onChange={(event) => onTrial(trialOfList(palette, event.target.value))}
         className="code rounded-md border border-edge-strong/60 bg-raised p-2"
       />
-      <label className="cursor-pointer rounded-md border border-dashed border-edge-strong px-3 py-1.5 text-center hover:bg-hover has-focus-visible:outline-2 has-focus-visible:outline-ink">
+      <FileButton
+        accept=".json,.tokens,.gpl,.css,.txt,.svg,.scss,.less,.html,text/*,application/json"
+        onTake={(file) => void take(file)}
+      >
         Or a file: .json, .gpl, .css, .txt, .svg
-        <input
-          type="file"
-          accept=".json,.tokens,.gpl,.css,.txt,.svg,.scss,.less,.html,text/*,application/json"
-          className="sr-only"
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            void take(file)
-          }}
-        />
-      </label>
+      </FileButton>
       <p role="status" className={problems.length ? 'sr-only' : 'text-soft'}>
         {counted(found, 'colour')} found
       </p>

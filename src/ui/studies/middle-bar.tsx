@@ -1,9 +1,8 @@
 'use client'
 
 import { SquareSplitHorizontal } from 'lucide-react'
-import { ToggleGroup } from 'radix-ui'
 import { useEditor, useEditorState, type Middle } from '../editor'
-import { Button } from '../kit'
+import { Button, Segments } from '../kit'
 
 const MIDDLES: ReadonlyArray<readonly [Middle, string]> = [
   ['page', 'On the page'],
@@ -19,23 +18,12 @@ export function MiddleBar() {
   const divider = useEditorState((state) => state.divider)
   return (
     <div className="flex h-10 shrink-0 items-center gap-2 border-b border-edge bg-panel px-3">
-      <ToggleGroup.Root
-        type="single"
-        aria-label="Where to look at the palette"
+      <Segments
+        label="Where to look at the palette"
         value={middle}
-        onValueChange={(next) => next && editor.store.setState({ middle: next as Middle })}
-        className="flex overflow-hidden rounded-md border border-edge-strong/60"
-      >
-        {MIDDLES.map(([value, label]) => (
-          <ToggleGroup.Item
-            key={value}
-            value={value}
-            className="h-7 px-3 font-semibold hover:bg-hover data-[state=on]:bg-strong data-[state=on]:text-on-strong"
-          >
-            {label}
-          </ToggleGroup.Item>
-        ))}
-      </ToggleGroup.Root>
+        options={MIDDLES}
+        onChange={(next) => editor.store.setState({ middle: next })}
+      />
       <span className="flex-1" />
       {middle === 'page' && trial && (
         <Button

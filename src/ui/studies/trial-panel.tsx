@@ -3,7 +3,7 @@
 import { failingRoles } from '@/core/resolve'
 import { slotsInOrder, themesInOrder } from '@/core/site'
 import { useEditorState, type Trial } from '../editor'
-import { Button, TextField } from '../kit'
+import { Button, TextField, Tick } from '../kit'
 import { counted } from '../words'
 import { ColorChip } from './color-chip'
 import { SlotRow } from './slot-row'
@@ -32,11 +32,9 @@ export function TrialPanel({ trial }: { readonly trial: Trial }) {
           </ul>
           <LeftOver trial={trial} onTrial={show} />
           {trial.colors.some((each) => each.name) && palette.order.length > 0 && (
-            <Tick
-              label="Slots take the names of their colours"
-              checked={trial.takeNames}
-              onChange={(takeNames) => show({ ...trial, takeNames })}
-            />
+            <Tick checked={trial.takeNames} onChange={(takeNames) => show({ ...trial, takeNames })}>
+              Slots take the names of their colours
+            </Tick>
           )}
         </>
       )}
@@ -72,26 +70,6 @@ export function TrialPanel({ trial }: { readonly trial: Trial }) {
   )
 }
 
-interface TickProps {
-  readonly label: string
-  readonly checked: boolean
-  readonly onChange: (checked: boolean) => void
-}
-
-function Tick({ label, checked, onChange }: TickProps) {
-  return (
-    <label className="flex items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-4 accent-(--strong)"
-        checked={checked}
-        onChange={(event) => onChange(event.target.checked)}
-      />
-      {label}
-    </label>
-  )
-}
-
 interface LeftOverProps {
   readonly trial: Trial
   readonly onTrial: (trial: Trial) => void
@@ -111,11 +89,9 @@ function LeftOver({ trial, onTrial }: LeftOverProps) {
           <ColorChip key={index} trial={trial} index={index} onTrial={onTrial} />
         ))}
       </div>
-      <Tick
-        label="Add them as new slots"
-        checked={trial.addRest}
-        onChange={(addRest) => onTrial({ ...trial, addRest })}
-      />
+      <Tick checked={trial.addRest} onChange={(addRest) => onTrial({ ...trial, addRest })}>
+        Add them as new slots
+      </Tick>
     </div>
   )
 }

@@ -8,7 +8,7 @@ import { completeTheme, generateThemeOn } from '@/core/generate'
 import { themesInOrder, type ColorDecision, type Theme } from '@/core/site'
 import { ColorChooser } from '../color'
 import { useEditor, useEditorState } from '../editor'
-import { Button, Popover } from '../kit'
+import { Button, FileButton, Popover } from '../kit'
 import { counted, editProblemWords, readProblemWords } from '../words'
 
 /** A new theme, generated on a ground that is chosen from the palette. */
@@ -54,8 +54,7 @@ function ThemesFromFile({ onDone }: { readonly onDone: () => void }) {
   const editor = useEditor()
   const { palette, themes } = useEditorState((state) => state.docs.frame)
   const [problems, setProblems] = useState<readonly ReadProblem[]>([])
-  const take = async (file: File | undefined) => {
-    if (!file) return
+  const take = async (file: File) => {
     const read = readThemes(await file.slice(0, LARGEST).text(), palette)
     setProblems(read.problems)
     const present = themesInOrder(themes)
@@ -73,19 +72,9 @@ function ThemesFromFile({ onDone }: { readonly onDone: () => void }) {
   }
   return (
     <div className="mt-2 grid gap-1.5 border-t border-edge pt-2">
-      <label className="cursor-pointer rounded-md border border-dashed border-edge-strong px-3 py-1.5 text-center hover:bg-hover has-focus-visible:outline-2 has-focus-visible:outline-ink">
+      <FileButton accept=".json,.tokens,application/json" onTake={(file) => void take(file)}>
         Or themes from a file of design tokens
-        <input
-          type="file"
-          accept=".json,.tokens,application/json"
-          className="sr-only"
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            void take(file)
-          }}
-        />
-      </label>
+      </FileButton>
       {problems.length > 0 && (
         <ul role="alert" className="grid gap-1 font-semibold break-words">
           {problems.slice(0, 4).map((problem, i) => (

@@ -9,7 +9,7 @@ import { failingRoles } from '@/core/resolve'
 import { themesInOrder, type Frame } from '@/core/site'
 import { roleName } from '@/core/theme'
 import { decisionHex, useEditor, useEditorState } from '../editor'
-import { Button, Dialog, Swatch } from '../kit'
+import { Button, Dialog, Swatch, Tick } from '../kit'
 import { counted, editProblemWords } from '../words'
 
 interface RegenerateDialogProps {
@@ -85,26 +85,6 @@ function Plan({ onDone }: { readonly onDone: () => void }) {
         Generate
       </Button>
     </div>
-  )
-}
-
-interface TickProps {
-  readonly checked: boolean
-  readonly onChange: (checked: boolean) => void
-  readonly children: React.ReactNode
-}
-
-function Tick({ checked, onChange, children }: TickProps) {
-  return (
-    <label className="flex items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-4 accent-(--strong)"
-        checked={checked}
-        onChange={(event) => onChange(event.target.checked)}
-      />
-      <span>{children}</span>
-    </label>
   )
 }
 

@@ -1,6 +1,5 @@
 'use client'
 
-import { ToggleGroup } from 'radix-ui'
 import { useEffect, useMemo, useRef, useState, type MouseEvent } from 'react'
 import { facetsOf, spotsOnPage, traceFacet, type Trace } from '@/core/resolve'
 import {
@@ -12,6 +11,7 @@ import {
   type SiteElement,
 } from '@/core/site'
 import { useEditor, useEditorState, type SheetCells } from '../editor'
+import { Segments } from '../kit'
 import {
   boxOf,
   createStageWriter,
@@ -22,6 +22,8 @@ import {
 } from '../stage'
 import { specimenId, specimenPage } from './specimen-page'
 import { freeze, specimenStates, type SpecimenState } from './specimen-states'
+
+const STATES = Object.entries(specimenStates) as Array<[SpecimenState, string]>
 
 interface Held {
   readonly document: Document
@@ -111,23 +113,7 @@ export function Specimen({ frame }: { readonly frame: Frame }) {
             </option>
           ))}
         </select>
-        <ToggleGroup.Root
-          type="single"
-          aria-label="State"
-          value={state}
-          onValueChange={(next) => next && setState(next as SpecimenState)}
-          className="flex overflow-hidden rounded-md border border-edge-strong/60"
-        >
-          {Object.entries(specimenStates).map(([id, label]) => (
-            <ToggleGroup.Item
-              key={id}
-              value={id}
-              className="h-7 px-2 text-xs font-semibold hover:bg-hover data-[state=on]:bg-strong data-[state=on]:text-on-strong"
-            >
-              {label}
-            </ToggleGroup.Item>
-          ))}
-        </ToggleGroup.Root>
+        <Segments label="State" value={state} options={STATES} onChange={setState} />
       </div>
       <div className="min-h-0 flex-1 overflow-auto bg-well">
         <div
