@@ -1,10 +1,16 @@
 import { ternFrame } from '@demo/tern/frame'
 import {
   exchange,
+  leftOver,
   paletteWith,
+  recolored,
+  trialEdit,
+  trialOfGrey,
   trialOfHarmony,
   trialOfList,
+  trialOfOriginal,
   trialOfPicture,
+  trialOfReadyMade,
   trialOfSeed,
   trialOfStudy,
   trialValues,
@@ -65,4 +71,68 @@ test('the palette as it would be leaves the present one alone', () => {
   const next = paletteWith(palette, [{ slot: palette.order[0]!, value: '#000' }])
   expect(next.slots[palette.order[0]!]!.value).toBe('#000')
   expect(palette.slots[palette.order[0]!]!.value).toBe('#F7F2E7')
+})
+
+describe('applying a trial', () => {
+  const namer = () => 'Made-up name'
+
+  test('is one edit of the slots that change; names only when they are wanted', () => {
+    const trial = trialOfList(palette, 'Chalk #fbf8f1\nNight #14213d')
+    const edit = trialEdit(palette, trial, 'A list', namer)
+    expect(edit).toMatchObject({ type: 'setSlots', told: 'A list' })
+    expect(JSON.stringify(edit)).not.toContain('Chalk')
+    const named = trialEdit(palette, { ...trial, takeNames: true }, 'A list', namer)
+    expect(named).toMatchObject({ values: [{ name: 'Chalk' }, { name: 'Night' }] })
+  })
+
+  test('adds what is left over as slots with names and ids of their own, as many as there is room for', () => {
+    const eight = trialOfList(palette, `${list}\n#5b2a86\nAmber #e8a93c`)
+    expect(leftOver(eight)).toHaveLength(2)
+    const edit = trialEdit(palette, { ...eight, addRest: true }, 'x', namer) as {
+      add: Array<{ id: string; name: string }>
+    }
+    expect(edit.add.map(({ name }) => name)).toEqual(['Made-up name', 'Amber'])
+    const full = { ...palette, order: Array.from({ length: 64 }, () => palette.order[0]!) }
+    expect(trialEdit(full, { ...eight, given: [], addRest: true }, 'x', namer)).not.toHaveProperty(
+      'add',
+    )
+  })
+
+  test('on a palette without slots, everything becomes one', () => {
+    const none = { ...palette, order: [], slots: {} }
+    const trial = trialOfReadyMade(none, 'Night ferry')
+    expect(trial.addRest).toBe(true)
+    const edit = trialEdit(none, trial, 'x', namer) as { add: Array<{ id: string }> }
+    expect(new Set(edit.add.map(({ id }) => id)).size).toBe(6)
+    expect(trialOfSeed(none, [3], 0, []).colors).toHaveLength(6)
+    expect(trialOfHarmony(none, '#27496d', 'triadic').colors).toHaveLength(6)
+  })
+})
+
+test('greys keep lightness; the design’s own palette comes back, removed slots and all', () => {
+  const grey = trialOfGrey(palette)
+  expect(grey.colors.every(({ value }) => /^#(..)\1\1$/.test(value))).toBe(true)
+  const order = palette.order.slice(1)
+  const changed = {
+    ...palette,
+    order,
+    slots: { ...palette.slots, [order[0]!]: { ...palette.slots[order[0]!]!, value: '#ff0000' } },
+  }
+  const original = trialOfOriginal(changed)
+  expect(trialValues(changed, original)).toEqual([{ slot: order[0], value: '#DCE5E0' }])
+  expect(trialEdit(changed, original, 'x', () => '')).toMatchObject({
+    add: [{ name: 'Paper', value: '#F7F2E7' }],
+  })
+})
+
+test('a colour of a trial is changed where it stands', () => {
+  const trial = trialOfList(palette, list)
+  const next = recolored(trial, trial.given[2]!, '#00ff00')
+  expect(toSlots(next)).toMatchObject({ brand: '#00ff00', paper: '#fbf8f1' })
+  expect(next.given).toBe(trial.given)
+})
+
+test('a ready-made palette by its name; none before one is chosen', () => {
+  expect(trialOfReadyMade(palette).colors).toEqual([])
+  expect(wayName(trialOfReadyMade(palette, 'Night ferry'), [])).toBe('Night ferry')
 })

@@ -7,8 +7,8 @@ import { fixesFor, readableChoices } from '@/core/generate'
 import { seenRole, themeReading } from '@/core/resolve'
 import type { Frame, Theme } from '@/core/site'
 import { roleIds, roleName, type RoleId } from '@/core/theme'
-import { useEditor } from '../editor'
-import { Button } from '../kit'
+import { decisionHex, useEditor } from '../editor'
+import { Button, Swatch } from '../kit'
 import { counted } from '../words'
 import { Sample } from './sheet-cell'
 import { decideCells } from './use-sheet'
@@ -32,14 +32,13 @@ export function FixList({ frame, theme, only }: FixListProps) {
       }),
     [palette, theme, only],
   )
-  const fixAll = () => {
-    const fixes = fixesFor(palette, theme)
+  const fixes = useMemo(() => (only ? [] : fixesFor(palette, theme)), [palette, theme, only])
+  const fixAll = () =>
     decideCells(
       editor,
       fixes.map(({ role, after }) => ({ theme: theme.id, role, decision: after })),
       { told: `${theme.name}: ${counted(fixes.length, 'colour')} made readable` },
     )
-  }
   if (failing.length === 0) return null
   return (
     <section
@@ -47,11 +46,24 @@ export function FixList({ frame, theme, only }: FixListProps) {
       className="grid grid-cols-[minmax(0,1fr)] gap-2"
     >
       {!only && (
-        <header className="flex items-center justify-between">
-          <h3 className="font-semibold">{theme.name}</h3>
-          <Button className="h-7" onClick={fixAll}>
-            Fix all {failing.length}
-          </Button>
+        <header className="grid gap-1">
+          <span className="flex items-center justify-between">
+            <h3 className="font-semibold">{theme.name}</h3>
+            <Button className="h-7" onClick={fixAll}>
+              Fix all {failing.length}
+            </Button>
+          </span>
+          <ul aria-label="What fixing all would set" className="grid gap-0.5 text-xs">
+            {fixes.map(({ role, before, after }) => (
+              <li key={role} className="code flex items-center gap-1.5">
+                <Swatch color={decisionHex(palette, before)} size={12} /> →
+                <Swatch color={decisionHex(palette, after)} size={12} />
+                <span className="truncate">
+                  {roleName(role)}: {writeDecision(palette, after)}
+                </span>
+              </li>
+            ))}
+          </ul>
         </header>
       )}
       {failing.map(({ role, reading }) => (
