@@ -4,6 +4,7 @@ import { useDeferredValue, useMemo } from 'react'
 import { spotsOnPage, type Spot } from '@/core/resolve'
 import { afterDark } from '@/core/generate'
 import type { Page, SiteDocs } from '@/core/site'
+import type { RoleId } from '@/core/theme'
 import { reachOf, summarize, type Reach } from '@/core/uses'
 import { useEditorState } from './context'
 import type { Selection } from './store'
@@ -16,6 +17,19 @@ export function useReach(): Reach {
     () => reachOf(frame, [summarize(frame.body), ...pages.map(({ summary }) => summary)]),
     [frame, pages],
   )
+}
+
+/** The roles that anything on the site is coloured by. What a theme decides for them does not matter to that. */
+export function useUsedRoles(): ReadonlySet<RoleId> {
+  const frame = useEditorState((state) => state.docs.frame)
+  const pages = useEditorState((state) => state.pages)
+  const { styles, body } = frame
+  const themes = frame.themes.order
+  return useMemo(() => {
+    const { roles } = reachOf(frame, [summarize(body), ...pages.map(({ summary }) => summary)])
+    return new Set(Object.keys(roles).map((key) => key.split('/')[1] as RoleId))
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- of the frame only these matter
+  }, [styles, body, themes, pages])
 }
 
 export function usePage(): Page | undefined {

@@ -1,7 +1,7 @@
 export type { SiteClient } from './client'
 export { EditorProvider, useEditor, useEditorState } from './context'
 export { decisionHex, themeLook } from './look'
-export { spotOfSelection, usePage, useReach, useShownDocs, useSpots } from './derived'
+export { spotOfSelection, usePage, useReach, useShownDocs, useSpots, useUsedRoles } from './derived'
 export type {
   DeviceWidth,
   Editor,

@@ -22,7 +22,7 @@ export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
         tabIndex={focusable ? 0 : -1}
         aria-pressed={selected}
         aria-label={told}
-        className="relative block w-full overflow-hidden rounded-[3px] text-left ring-1 ring-black/15 aria-pressed:z-10 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-ink"
+        className="relative block h-[50px] w-full overflow-hidden rounded-[3px] text-left ring-1 [contain-intrinsic-size:auto_50px] [content-visibility:auto] ring-black/15 aria-pressed:z-10 aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-ink"
       >
         <Sample role={role} color={props.color} ground={props.ground} />
         <span

@@ -1,7 +1,7 @@
 import { ternFrame } from '@demo/tern/frame'
 import { applyEdit, type AnyEdit } from '@/core/edit'
 import { themesInOrder, type Frame, type ThemeId } from '@/core/site'
-import { roleIds } from '@/core/theme'
+import { type roleIds } from '@/core/theme'
 import { cellView } from './cell-view'
 import { cellAt, cornerOf, widened, type SheetGrid } from './sheet-choice'
 import { specimenId, specimenPage } from './specimen-page'

@@ -3,7 +3,7 @@
 import { useMemo, useState } from 'react'
 import { isBound, slotName, type Frame, type Theme } from '@/core/site'
 import { roleGroups, roleIds, roleName, type RoleId } from '@/core/theme'
-import { useEditorState, useReach } from '../editor'
+import { useEditorState, useUsedRoles } from '../editor'
 import { cellView } from './cell-view'
 import { SheetBar, type Shown } from './sheet-bar'
 import { SheetPanel } from './sheet-panel'
@@ -38,7 +38,6 @@ export function ThemeSheet() {
   const [search, setSearch] = useState('')
   const [folded, setFolded] = useState<readonly string[]>([])
   const [specimen, setSpecimen] = useState(false)
-  const reach = useReach()
   const columns = useColumns(frame)
   const failing = useMemo(
     () =>
@@ -50,10 +49,7 @@ export function ThemeSheet() {
     [columns, frame.palette],
   )
   const rowsThatFail = useMemo(() => new Set(failing.map(({ role }) => role)), [failing])
-  const used = useMemo(
-    () => new Set(Object.keys(reach.roles).map((key) => key.split('/')[1] as RoleId)),
-    [reach],
-  )
+  const used = useUsedRoles()
   const isShown = (role: RoleId) =>
     (shown === 'all' ||
       (shown === 'failing' && rowsThatFail.has(role)) ||
