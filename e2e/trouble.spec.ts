@@ -71,6 +71,8 @@ test('a change whose target is gone is shown, not dropped in silence', async ({
 }) => {
   await openPaint(page, '/sites/ferrybank')
   await page.getByRole('button', { name: 'Add a slot' }).click()
+  // The slot is there when its editor opens.
+  await page.getByLabel('Name', { exact: true }).waitFor()
   await isSaved(page)
   const added = page.locator('[data-slot]').last()
   const slot = (await added.getAttribute('data-slot'))!

@@ -115,7 +115,8 @@ export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => v
             aria-label={`The picture; arrow keys move by a pixel, Enter takes ${hex ?? 'the colour'}`}
             onPointerMove={(event) => setSpot(spotAt(event))}
             onKeyDown={onKeyDown}
-            onClick={() => hex && onPick(hex)}
+            // Read where the spot is now: what is shown beside it may be a picture behind.
+            onClick={() => canvas.current && onPick(hexAt(canvas.current, spot))}
             className="relative block cursor-crosshair overflow-hidden rounded-md border border-edge-strong/60"
           >
             <canvas ref={canvas} className="block w-full" />
