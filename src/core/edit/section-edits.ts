@@ -1,6 +1,31 @@
 import { z } from 'zod'
-import { bodyOf, docId, plainText, sectionId, themeId } from '../site'
-import { defineEdit, draftBody, pagesIn } from './edit'
+import {
+  bodyOf,
+  docId,
+  plainText,
+  sectionId,
+  themeId,
+  type DocId,
+  type SectionId,
+  type ThemeId,
+} from '../site'
+import { defineEdit, draftBody, pagesIn, type DraftDocs, type EditProblem } from './edit'
+
+/** Gives one section a theme of its own; one that blended stands by itself again. */
+function giveTheme(
+  draft: DraftDocs,
+  doc: DocId,
+  id: SectionId,
+  theme: ThemeId,
+): EditProblem | undefined {
+  if (!draft.frame.themes.byId[theme]) return 'theme-gone'
+  const body = draftBody(draft, doc)
+  if (!body) return 'page-gone'
+  const section = body.sections[id]
+  if (!section) return 'section-gone'
+  section.theme = theme
+  if (section.blend) delete section.blend
+}
 
 const setSectionThemeCommand = z.strictObject({
   type: z.literal('setSectionTheme'),
@@ -16,14 +41,9 @@ export const setSectionTheme = defineEdit<z.infer<typeof setSectionThemeCommand>
   schema: setSectionThemeCommand,
   pages: ({ sections }) => pagesIn(sections.map(({ doc }) => doc)),
   apply(draft, { sections, theme }) {
-    if (!draft.frame.themes.byId[theme]) return 'theme-gone'
-    for (const { doc, section: id } of sections) {
-      const body = draftBody(draft, doc)
-      if (!body) return 'page-gone'
-      const section = body.sections[id]
-      if (!section) return 'section-gone'
-      section.theme = theme
-      if (section.blend) delete section.blend
+    for (const { doc, section } of sections) {
+      const problem = giveTheme(draft, doc, section, theme)
+      if (problem) return problem
     }
   },
   describe({ sections, theme }, docs) {
@@ -50,14 +70,9 @@ export const setSectionThemes = defineEdit<z.infer<typeof setSectionThemesComman
   schema: setSectionThemesCommand,
   pages: ({ sections }) => [...new Set(pagesIn(sections.map(({ doc }) => doc)))],
   apply(draft, { sections }) {
-    for (const { doc, section: id, theme } of sections) {
-      if (!draft.frame.themes.byId[theme]) return 'theme-gone'
-      const body = draftBody(draft, doc)
-      if (!body) return 'page-gone'
-      const section = body.sections[id]
-      if (!section) return 'section-gone'
-      section.theme = theme
-      if (section.blend) delete section.blend
+    for (const { doc, section, theme } of sections) {
+      const problem = giveTheme(draft, doc, section, theme)
+      if (problem) return problem
     }
   },
   describe: ({ told }) => told,
