@@ -1,7 +1,7 @@
 import { ternFrame } from '@demo/tern/frame'
 import { median, openBrowser } from './browser'
 
-const [THEMES, ROWS] = [24, 20]
+const [THEMES, ROWS] = [24, 60]
 
 const p95 = (values: readonly number[]) =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)] ?? 0

@@ -1,8 +1,8 @@
 import { expect, test, type CDPSession, type Page } from '@playwright/test'
 import { colorKey, colorOf } from '@/core/color'
 import { cssProperty, kindOf } from '@/core/elements'
-import { facetsOf, spotsOnPage, traceFacet } from '@/core/resolve'
-import { bodyOf, isColor, walkSection, type SiteDocs, type SiteElement } from '@/core/site'
+import { coloredIn, spotsOnPage, traceFacet } from '@/core/resolve'
+import { isColor, type SiteDocs } from '@/core/site'
 import { demoSites } from '@demo/sites'
 import { renderSite } from '@/server/publishing'
 
@@ -26,26 +26,21 @@ const COMPUTED: Readonly<Record<string, string>> = {
 function questions(docs: SiteDocs, page: SiteDocs['pages'][keyof SiteDocs['pages']]): Question[] {
   const found: Question[] = []
   for (const spot of spotsOnPage(docs, page.id)) {
-    const ask = (element: SiteElement | undefined, root: string) => {
-      for (const facet of facetsOf(element)) {
-        for (const state of ['rest', 'hover'] as const) {
-          const trace = traceFacet(spot, element, facet, state)
-          if (!isColor(trace.paint) || !trace.color) continue
-          found.push({
-            selector: facet.part ? `${root} .${facet.part}` : root,
-            pseudo: facet.pseudo,
-            property: COMPUTED[cssProperty(facet)]!,
-            hover: state === 'hover',
-            expected: colorKey(trace.color),
-            told: `${page.title}, ${element ? kindOf(element.kind).label : 'section'} ${root}, ${facet.key}, ${state}`,
-          })
-        }
+    for (const { element, facet } of coloredIn(spot)) {
+      const root = element ? `[data-el="${element.id}"]` : `[data-section="${spot.section.id}"]`
+      for (const state of ['rest', 'hover'] as const) {
+        const trace = traceFacet(spot, element, facet, state)
+        if (!isColor(trace.paint) || !trace.color) continue
+        found.push({
+          selector: facet.part ? `${root} .${facet.part}` : root,
+          pseudo: facet.pseudo,
+          property: COMPUTED[cssProperty(facet)]!,
+          hover: state === 'hover',
+          expected: colorKey(trace.color),
+          told: `${page.title}, ${element ? kindOf(element.kind).label : 'section'} ${root}, ${facet.key}, ${state}`,
+        })
       }
     }
-    ask(undefined, `[data-section="${spot.section.id}"]`)
-    walkSection(bodyOf(docs, spot.doc)!, spot.section, (element) =>
-      ask(element, `[data-el="${element.id}"]`),
-    )
   }
   return found
 }

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { colorOf, difference } from '@/core/color'
-import { computedOnStage, isSaved, openPaint } from './editor'
+import { computedOnStage, isSaved, openPaint, undo } from './editor'
 
 const ground = (page: Page) => computedOnStage(page, '[data-section="opening"]', 'background-color')
 const paper = 'rgb(247, 242, 231)'
@@ -13,7 +13,7 @@ async function applyAndUndo(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Apply to \d+ slots?$/ }).click()
   await expect.poll(() => ground(page)).toBe(tried)
   await isSaved(page)
-  await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
+  await undo(page)
   await expect.poll(() => ground(page)).toBe(paper)
 }
 
@@ -141,7 +141,11 @@ test('from a picture of the site, its colours marked; what is no picture is told
       gap: Math.min(...found.map((color) => difference(color, colorOf(ink)!))) < 6,
     }).toEqual({ ink, gap: true })
   }
+  const marbled = await values()
   await page.getByRole('button', { name: /Notebook with a rust marbled cover/ }).click()
+  await expect.poll(values).not.toEqual(marbled)
+  await page.getByRole('button', { name: /marbled paper in green, cream and rust/ }).click()
+  await expect.poll(values).toEqual(marbled)
   await expect.poll(() => ground(page)).not.toBe(paper)
   await applyAndUndo(page)
 })

@@ -1,6 +1,6 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
 import type { Frame } from '@/core/site'
-import { computedOnStage, isSaved, openPaint, tern, undo } from './editor'
+import { isSaved, tern, undo } from './editor'
 
 const sheet = `${tern}/themes`
 const cell = (page: Page, theme: string, role: string) =>
@@ -194,118 +194,74 @@ test('a click on the specimen leads to the cell that decides; a cell outlines wh
   await page.getByRole('radio', { name: 'Pointer over' }).click()
   await page.mouse.click(box.x + 4, box.y + 8)
   await expect(cell(page, 'on-paper', 'quietHoverFill')).toHaveAttribute('aria-pressed', 'true')
-  await page.getByRole('button', { name: 'Link', exact: true }).first().click()
+  // Folded away and searched for something else: the row comes back all the same.
+  await page.getByRole('button', { name: 'Words' }).click()
+  await page.getByLabel('Find a role or a slot').fill('border')
   await page.getByRole('radio', { name: 'At rest' }).click()
+  const heading = (await specimen.locator('h2').first().boundingBox())!
+  await page.mouse.click(heading.x + 4, heading.y + 8)
+  await expect(cell(page, 'on-paper', 'heading')).toBeFocused()
+  await page.getByRole('button', { name: 'Link', exact: true }).first().click()
   await expect(page.locator('[data-outline=cell]').first()).toBeVisible()
   await page.getByRole('radio', { name: 'Disabled' }).click()
   await expect(specimen.locator('.main-button').first()).toBeDisabled()
 })
 
-test('a chip on the stage shows another theme in place and gives it', async ({ page }) => {
-  await openPaint(page)
-  const ground = () => computedOnStage(page, '[data-section="this-month"]', 'background-color')
-  const before = await ground()
-  await page.getByRole('button', { name: /^Theme of This month/ }).click()
-  const choice = page
-    .getByRole('radiogroup', { name: 'Theme of This month' })
-    .getByRole('radio', { name: 'On Brand' })
-  await choice.hover()
-  await expect.poll(ground).toBe('rgb(29, 89, 85)')
-  await page.keyboard.press('Escape')
-  await expect.poll(ground).toBe(before)
-  await page.getByRole('button', { name: /^Theme of This month/ }).click()
-  await choice.click()
-  await expect.poll(ground).toBe('rgb(29, 89, 85)')
-  await isSaved(page)
-  await undo(page)
-  await expect.poll(ground).toBe(before)
-})
-
-test('a rhythm is proposed for all pages, shown, given in one step, and undone', async ({
-  page,
-  request,
-}) => {
-  const state = async () => (await (await request.get(`/api${tern}`)).json()).pages
-  const before = await state()
-  await page.goto(`${tern}/rhythm`)
-  await page.getByRole('button', { name: 'Propose a rhythm for all pages' }).click()
-  await expect(page.getByRole('heading', { name: /A rhythm for \d+ sections/ })).toBeVisible()
-  await page.getByRole('button', { name: 'Give it' }).click()
-  await expect.poll(async () => JSON.stringify(await state())).not.toBe(JSON.stringify(before))
-  await isSaved(page)
-  await undo(page)
-  expect(await state()).toEqual(before)
-  await page
-    .getByRole('button', { name: /^Newsletter/ })
-    .first()
-    .click()
-  await page.getByRole('button', { name: /Choose all \d+ called “Newsletter”/ }).click()
-  await page.getByRole('radio', { name: 'On Brand' }).click()
-  await expect.poll(async () => JSON.stringify(await state())).not.toBe(JSON.stringify(before))
-  await isSaved(page)
-  await undo(page)
-  expect(await state()).toEqual(before)
-})
-
-test('a blending header lies on the gradient of the section under it', async ({
-  page,
-  request,
-}) => {
-  const { revision } = await (await request.get(`/api${tern}`)).json()
-  const stop = (at: number, slot: string) => ({ at, color: { slot } })
-  const edit = {
-    type: 'setSectionColor',
-    doc: 'home',
-    section: 'opening',
-    facet: 'fill',
-    state: 'rest',
-    paint: { gradient: 'linear', angle: 180, stops: [stop(0, 'mist'), stop(100, 'paper')] },
-  }
-  const sent = { base: revision, edits: [{ clientId: crypto.randomUUID(), edit }] }
-  expect((await request.post(`/api${tern}/edits`, { data: sent })).ok()).toBe(true)
-  await openPaint(page)
-  const stage = page.frameLocator('iframe[title="The page, live"]')
-  const header = (await stage.locator('[data-section="header"]').boundingBox())!
-  const opening = (await stage.locator('[data-section="opening"]').boundingBox())!
-  expect(Math.abs(header.y - opening.y)).toBeLessThan(1)
-  expect(await computedOnStage(page, '[data-section="header"]', 'background-image')).toBe('none')
-  const words = (await stage.locator('[data-section="opening"] h1').boundingBox())!
-  expect(words.y).toBeGreaterThan(header.y + header.height)
-  await undo(page)
-  await expect
-    .poll(() => computedOnStage(page, '[data-section="header"]', 'background-color'))
-    .toBe('rgb(247, 242, 231)')
-})
-
-test('a dark edition follows the visitor, or a switch; both can be read', async ({
-  page,
-  browser,
-}) => {
+test('the specimen is walked by keyboard alone, and leads to the cell', async ({ page }) => {
   await openSheet(page)
-  await page.getByLabel('Dark edition').selectOption('visitor')
-  await isSaved(page)
-  await page.request.post(`/api${tern}/publication`, { data: { base: 0 } })
-  const address = page.url().replace(/\/sites\/.*/, '/published/tern-and-thistle/contact.html')
-  const visitor = await browser.newPage({ colorScheme: 'dark' })
-  const ground = () =>
-    visitor
-      .locator('[data-section]')
-      .nth(1)
-      .evaluate((node) => getComputedStyle(node).backgroundColor)
-  await visitor.goto(address)
-  const dark = await ground()
-  await visitor.emulateMedia({ colorScheme: 'light' })
-  const light = await ground()
-  expect(dark).not.toBe(light)
+  await page.getByRole('button', { name: 'Specimen' }).press('Enter')
+  await page.frameLocator('iframe[title="The specimen"]').locator('.quiet-button').first().waitFor()
+  await page.getByRole('radio', { name: 'At rest' }).focus()
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('group', { name: /^The specimen/ })).toBeFocused()
+  await page.keyboard.press('ArrowDown')
+  await expect(cell(page, 'on-paper', 'ground')).toHaveAttribute('aria-pressed', 'true')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('ArrowRight')
+  await expect(cell(page, 'on-mist', 'heading')).toHaveAttribute('aria-pressed', 'true')
+  await expect(page.locator('[data-outline=cell]').first()).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(cell(page, 'on-mist', 'heading')).toBeFocused()
+})
 
-  await page.getByLabel('Dark edition').selectOption('switch')
+test('of many themes only those in sight are drawn; arrow keys reach the last', async ({
+  page,
+  request,
+}) => {
+  const { revision, frame } = (await (await request.get(`/api${tern}`)).json()) as {
+    revision: number
+    frame: Frame
+  }
+  const model = frame.themes.byId[frame.themes.order[0]!]!
+  const add = Array.from({ length: 19 }, (_, i) => ({
+    ...model,
+    id: `more-${i}`,
+    name: `More ${i}`,
+  }))
+  const edit = { type: 'setCells', told: 'Many themes', cells: [], hand: false, add }
+  await request.post(`/api${tern}/edits`, {
+    data: { base: revision, edits: [{ clientId: crypto.randomUUID(), edit }] },
+  })
+  await openSheet(page)
+  await expect(cell(page, 'more-18', 'ground')).toHaveCount(0)
+  await cell(page, 'on-paper', 'text').click()
+  for (let i = 0; i < 23; i += 1) await page.keyboard.press('ArrowRight')
+  await expect(cell(page, 'more-18', 'text')).toBeFocused()
+  await expect(cell(page, 'more-18', 'text')).toBeInViewport({ ratio: 1 })
+  await expect(cell(page, 'on-paper', 'text')).toHaveCount(0)
+  // Choosing the row chooses what is not drawn as well.
+  await page.getByRole('button', { name: 'Heading', exact: true }).click()
+  await page
+    .getByRole('group', { name: 'Set all 24 to' })
+    .getByRole('button', { name: 'Brand', exact: true })
+    .click()
+  await expect(cell(page, 'more-18', 'heading')).toContainText('Brand')
+  await expect(page.getByText(/Heading: cannot be read in \d themes/)).toBeVisible()
+  await page.getByRole('button', { name: 'Take the nearest that can, in each' }).click()
+  await expect(page.getByText(/Heading: cannot be read/)).toHaveCount(0)
   await isSaved(page)
-  await page.request.post(`/api${tern}/publication`, { data: { base: 0 } })
-  await visitor.reload()
-  expect(await ground()).toBe(light)
-  await visitor.getByLabel('Dark edition').check()
-  expect(await ground()).toBe(dark)
-  await visitor.close()
-  await undo(page)
-  await undo(page)
+  const { themes } = await frameOf(request)
+  expect(themes.byId['more-9' as never]!.roles.heading).toEqual({ slot: 'brand' })
+  for (let i = 0; i < 3; i += 1) await undo(page)
+  await expect(cell(page, 'on-paper', 'heading')).toContainText('Ink')
 })

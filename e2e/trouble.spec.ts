@@ -1,7 +1,7 @@
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { expect, test } from '@playwright/test'
-import { computedOnStage, isSaved, openPaint, setSlot, stageFrame, tern } from './editor'
+import { computedOnStage, isSaved, openPaint, setSlot, stageFrame, tern, undo } from './editor'
 
 const heading = '[data-section="opening"] h1'
 
@@ -151,4 +151,36 @@ test('an address that leads nowhere says so', async ({ page }) => {
   await expect(page.getByText('There is nothing at this address')).toBeVisible()
   await page.goto(`${tern}/history`)
   await expect(page.getByText('Every change, newest first')).toBeVisible()
+})
+
+test('two people who change the same cell are both told, and both decisions are kept', async ({
+  page,
+  context,
+}) => {
+  const cell = '[data-cell="on-paper/link"]'
+  const decide = async (window: typeof page, text: string) => {
+    await window.locator(cell).click()
+    await window.keyboard.type(text)
+    await window.keyboard.press('Enter')
+  }
+  const other = await context.newPage()
+  for (const window of [page, other]) await window.goto(`${tern}/themes`)
+  await decide(page, 'brand -14')
+  await expect(page.locator(cell)).toContainText('Brand −14')
+  await isSaved(page)
+  await decide(other, 'ink')
+  const told = (window: typeof page, words: string) =>
+    window.getByRole('alert').filter({ hasText: words })
+  await expect(told(other, 'Yours stands')).toContainText('Link in On Paper: Ink')
+  await isSaved(other)
+  await page.evaluate(() => window.dispatchEvent(new Event('focus')))
+  await expect(told(page, 'Theirs stands')).toContainText('Link in On Paper: Brand −14')
+  await expect(page.locator(cell)).toContainText('Ink')
+  await page.getByRole('button', { name: 'Understood' }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'stands' })).toHaveCount(0)
+  // Undo brings back what the other one had decided, then what was there before.
+  await undo(page)
+  await expect(page.locator(cell)).toContainText('Brand −14')
+  await undo(page)
+  await expect(page.locator(cell)).toContainText(/Brand\s*✓/)
 })

@@ -90,6 +90,27 @@ export async function performEdit(
   return done(result.docs)
 }
 
+/**
+ * Carries out one edit that is made from all pages of a site, where only the
+ * server has them all; what makes it may refuse.
+ */
+export async function changeByEdit(
+  actor: Actor,
+  siteId: string,
+  base: number,
+  editFrom: (docs: SiteDocs) => Result<AnyEdit>,
+): Promise<Result<Saved>> {
+  const result = await changeSite(actor, siteId, base, async (site, transaction) => {
+    const edit = editFrom(await loadDocs(site, 'all', transaction))
+    if (!edit.ok) return edit
+    const performed = await performEdit(actor, site, edit.value, null, transaction)
+    if (!performed.ok) return performed
+    await site.save({ transaction })
+    return done(site.revision)
+  })
+  return result.ok ? done(await saved(siteId, result.value)) : result
+}
+
 async function saved(siteId: string, revision: number): Promise<Saved> {
   return { revision, ...(await standing(siteId)) }
 }

@@ -1,7 +1,8 @@
 import { unzipSync, strFromU8 } from 'fflate'
+import { demoSites } from '@demo/sites'
 import { localOwner } from './actor'
 import { closeTestDatabase, openTestDatabase, siteId } from './database.fixture'
-import { publicationOf, publish, publishedFile, publishedZip } from './publishing'
+import { publicationOf, publish, publishedFile, publishedZip, renderSite } from './publishing'
 import { localFolder } from './storage'
 
 beforeAll(() => openTestDatabase('publishing_test'))
@@ -54,4 +55,37 @@ test('the file store stays in its folder', async () => {
   const store = localFolder('/nowhere')
   await expect(store.put('../outside.txt', 'x')).rejects.toThrow('not a storage key')
   expect(await store.get('a/../../b')).toBeUndefined()
+})
+
+test('where visitors switch editions, every page has a dark twin, and every link of both leads somewhere', () => {
+  const { frame, pages } = demoSites[0]!
+  const docs = {
+    frame: { ...frame, edition: 'switch' as const },
+    pages: Object.fromEntries(pages.map((page) => [page.id, page])),
+  }
+  const files = renderSite(docs, {})
+  const written = [...files].filter(([name]) => name.endsWith('.html'))
+  expect(written).toHaveLength(2 * pages.length)
+  for (const { path } of pages) {
+    const dark = files.get(`dark/${path}.html`)!
+    expect(dark).toContain('<html lang="en" data-edition="dark">')
+    expect(dark).toContain(`<a class="edition-switch" href="../${path}.html">Light edition</a>`)
+    expect(files.get(`${path}.html`)).toContain(
+      `<a class="edition-switch" href="dark/${path}.html">Dark edition</a>`,
+    )
+  }
+  for (const [name, html] of written) {
+    const links = [...html.matchAll(/ href="([^"#:]+\.(?:html|css))"/g)].map(([, href]) => href!)
+    expect(links.length).toBeGreaterThan(3)
+    for (const href of links) {
+      const { pathname } = new URL(href, `https://example.org/${name}`)
+      expect([...files.keys()]).toContain(pathname.slice(1))
+    }
+  }
+})
+
+test('a site of one edition has no twins', () => {
+  const { frame, pages } = demoSites[0]!
+  const docs = { frame, pages: Object.fromEntries(pages.map((page) => [page.id, page])) }
+  expect([...renderSite(docs, {}).keys()].some((name) => name.startsWith('dark/'))).toBe(false)
 })

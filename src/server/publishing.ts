@@ -21,16 +21,29 @@ type Files = Map<string, Uint8Array | string>
 /** Where the fonts that ship with us lie. */
 const fontFolder = () => path.join(process.cwd(), 'public', 'fonts')
 
-function whereabouts(docs: SiteDocs, assets: Readonly<Record<string, Asset>>): Whereabouts {
+/** The folder of the dark pages, where visitors switch between two editions. */
+const DARK = 'dark/'
+
+/** Where things lie, seen from a page of an edition: dark pages stand one folder down, among dark pages. */
+function whereabouts(
+  docs: SiteDocs,
+  assets: Readonly<Record<string, Asset>>,
+  edition: 'light' | 'dark' = 'light',
+): Whereabouts {
+  const up = edition === 'dark' ? '../' : ''
+  const file = (id: string) => {
+    const page = docs.pages[id as keyof typeof docs.pages]
+    return page && `${page.path}.html`
+  }
+  const other = edition === 'dark' ? up : DARK
   return {
     assets,
-    assetUrl: (id) => `assets/${assets[id]?.fileName ?? id}`,
-    fontUrl: (file) => `fonts/${file}`,
-    link(href) {
-      if (!href.startsWith('page:')) return href
-      const page = docs.pages[href.slice(5) as keyof typeof docs.pages]
-      return page ? `${page.path}.html` : '#'
-    },
+    assetUrl: (id) => `${up}assets/${assets[id]?.fileName ?? id}`,
+    fontUrl: (name) => `${up}fonts/${name}`,
+    link: (href) => (href.startsWith('page:') ? (file(href.slice(5)) ?? '#') : href),
+    ...(docs.frame.edition === 'switch'
+      ? { twin: { edition, href: (page) => `${other}${file(page)}` } }
+      : {}),
   }
 }
 
@@ -41,6 +54,7 @@ export function renderSite(
 ): Map<string, string> {
   const files = new Map<string, string>()
   const where = whereabouts(docs, assets)
+  const fromDark = whereabouts(docs, assets, 'dark')
   const pages = Object.values(docs.pages)
   const css = renderSiteCss(docs.frame, pages, where)
   const layers = [css.fonts, css.palette, css.settings, css.themes, css.kinds, css.styles]
@@ -49,8 +63,16 @@ export function renderSite(
   for (const page of pages) {
     const own = renderPageCss(docs, page.id, where)
     if (own) files.set(`${page.path}.css`, own)
-    const sheets = ['site.css', own ? `${page.path}.css` : '', css.custom ? 'custom.css' : '']
-    files.set(`${page.path}.html`, renderDocument(docs, page, where, sheets.filter(Boolean)))
+    const sheets = [
+      'site.css',
+      own ? `${page.path}.css` : '',
+      css.custom ? 'custom.css' : '',
+    ].filter(Boolean)
+    const name = `${page.path}.html`
+    files.set(name, renderDocument(docs, page, where, sheets))
+    if (!where.twin) continue
+    const above = sheets.map((sheet) => `../${sheet}`)
+    files.set(`${DARK}${name}`, renderDocument(docs, page, fromDark, above))
   }
   return files
 }

@@ -15,7 +15,7 @@ import { chosenHits, planSweep, takeInventory, type Hit, type SweepRequest } fro
 import { usesInSite, type PlaceId, type Use } from '@/core/uses'
 import type { Actor } from './actor'
 import { keepCheckpoint } from './checkpoints'
-import { changeSite, performEdit } from './edits'
+import { changeByEdit, changeSite, performEdit } from './edits'
 import { loadDocs, siteFor, standing } from './sites'
 
 function allUses({ frame, pages }: SiteDocs): Use[] {
@@ -106,29 +106,21 @@ function tell(docs: SiteDocs, { pairs }: SweepRequest, count: number): string {
 }
 
 /** Takes a slot out of the palette; every use of it goes to `to`, in the same edit. */
-export async function removeSlot(
+export function removeSlot(
   actor: Actor,
   siteId: string,
   base: number,
   slot: SlotId,
   to: ColorDecision,
 ): Promise<Result<Saved>> {
-  const result = await changeSite(actor, siteId, base, async (site, transaction) => {
-    const docs = await loadDocs(site, 'all', transaction)
+  return changeByEdit(actor, siteId, base, (docs) => {
     if (isBound(to) && (to.slot === slot || !docs.frame.palette.slots[to.slot])) {
       return refused({ code: 'edit-refused', problem: 'slot-gone', clientId: '' })
     }
     const request: SweepRequest = { pairs: [{ from: { slot }, to }], scope: 'site' }
-    const changes = planSweep(docs.frame.palette, allUses(docs), request).map(
-      ({ change }) => change,
-    )
-    const edit = { type: 'removeSlot', slot, changes } as const
-    const performed = await performEdit(actor, site, edit, null, transaction)
-    if (!performed.ok) return performed
-    await site.save({ transaction })
-    return done(site.revision)
+    const hits = planSweep(docs.frame.palette, allUses(docs), request)
+    return done({ type: 'removeSlot', slot, changes: hits.map(({ change }) => change) } as const)
   })
-  return result.ok ? done({ revision: result.value, ...(await standing(siteId)) }) : result
 }
 
 /** Carries a dry run out: a checkpoint first, then all changes as one edit, or nothing at all. */

@@ -1,19 +1,17 @@
-import { done, refused, type Result, type Saved } from '@/core/payloads'
+import { done, type Result, type Saved } from '@/core/payloads'
 import type { Body, DocId, SectionId, ThemeId } from '@/core/site'
 import type { Actor } from './actor'
-import { changeSite, performEdit } from './edits'
-import { loadDocs, standing } from './sites'
+import { changeByEdit } from './edits'
 
 /** Takes a theme away; every section that has it, on every page, goes to `to` in the same edit. */
-export async function removeTheme(
+export function removeTheme(
   actor: Actor,
   siteId: string,
   base: number,
   theme: ThemeId,
   to: ThemeId,
 ): Promise<Result<Saved>> {
-  const result = await changeSite(actor, siteId, base, async (site, transaction) => {
-    const docs = await loadDocs(site, 'all', transaction)
+  return changeByEdit(actor, siteId, base, (docs) => {
     const bodies: Array<readonly [DocId, Body]> = [
       ['frame', docs.frame.body],
       ...Object.values(docs.pages).map((page) => [page.id, page.body] as const),
@@ -23,13 +21,6 @@ export async function removeTheme(
         .filter((section) => section.theme === theme)
         .map(({ id }): { doc: DocId; section: SectionId } => ({ doc, section: id })),
     )
-    const edit = { type: 'removeTheme', theme, to, sections } as const
-    const performed = await performEdit(actor, site, edit, null, transaction)
-    if (!performed.ok) return performed
-    await site.save({ transaction })
-    return done(site.revision)
+    return done({ type: 'removeTheme', theme, to, sections } as const)
   })
-  return result.ok
-    ? done({ revision: result.value, ...(await standing(siteId)) })
-    : refused(result.problem)
 }

@@ -69,3 +69,14 @@ export function over(top: Color, below: Color): Color {
     alpha,
   }
 }
+
+/**
+ * The colour between two, `at` 0…1 of the way, as browsers paint a gradient:
+ * gamma-encoded sRGB, premultiplied by alpha (CSS Images 3, §3.4.2).
+ */
+export function between(from: Color, to: Color, at: number): Color {
+  const alpha = from.alpha + (to.alpha - from.alpha) * at
+  if (alpha === 0) return { ...from, alpha: 0 }
+  const mix = (a: number, b: number) => (a * from.alpha * (1 - at) + b * to.alpha * at) / alpha
+  return { r: mix(from.r, to.r), g: mix(from.g, to.g), b: mix(from.b, to.b), alpha }
+}

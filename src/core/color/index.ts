@@ -1,4 +1,5 @@
 export {
+  between,
   black,
   colorKey,
   fromBytes,

@@ -12,3 +12,4 @@ export {
 export { editSchema, kindOfEdit, type AnyEdit, type Edit, type ServerEdit } from './edits'
 export { type SweepChange } from './sweep-edit'
 export { readDecision, writeDecision } from './decision-text'
+export { isClash, putsOf, sameValue, valueAt, type Put } from './clash'

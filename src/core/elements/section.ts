@@ -23,8 +23,8 @@ body:has(> .header.over) { display: grid; grid-template-columns: minmax(0, 1fr);
 .header.over { grid-area: 1 / 1; z-index: 1; }
 .header.over + .section { grid-area: 1 / 1 / span 2 / 1; display: grid; grid-template-rows: subgrid; padding-block-start: 0; }
 .header.over + .section > .inner { grid-row: 2; padding-block-start: var(--space-section); }
-.edition-switch { display: flex; gap: 0.5em; align-items: center; justify-content: center; margin-block-start: 1.5rem; color: var(--role-muted-text); font-size: 0.875em; cursor: pointer; }
-.edition-switch input { width: 1.15em; height: 1.15em; accent-color: var(--role-link); }
+.edition-switch { display: block; width: fit-content; margin: 1.5rem auto 0; color: var(--role-link); font-size: 0.875em; }
+.edition-switch:hover { color: var(--role-link-hover); }
 @media (max-width: 760px) {
   .section { padding-block: calc(var(--space-section) * 0.68); }
   .inner.split { grid-template-columns: minmax(0, 1fr); }

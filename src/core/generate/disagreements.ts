@@ -7,6 +7,7 @@ import {
   type Theme,
 } from '../site'
 import { roleIds, type RoleId } from '../theme'
+import { bearable } from './fixes'
 
 /** Roles that most themes decide by one slot, and a few by a loose colour. */
 export interface Disagreement {
@@ -14,14 +15,18 @@ export interface Disagreement {
   /** What most themes have. */
   readonly usual: ColorDecision
   readonly agree: number
-  readonly odd: readonly Theme[]
+  readonly odd: ReadonlyArray<{
+    readonly theme: Theme
+    /** What most have, as it can be read in this theme; absent where it cannot. */
+    readonly inLine?: ColorDecision
+  }>
 }
 
 /**
  * Where themes disagree without need: a role bound to one slot, or to shades of
  * it, in at least half of the themes (two or more), and loose in others.
  */
-export function disagreements({ themes }: Frame): Disagreement[] {
+export function disagreements({ palette, themes }: Frame): Disagreement[] {
   const all = themesInOrder(themes)
   return roleIds.flatMap((role) => {
     const odd = all.filter((theme) => !isBound(theme.roles[role]))
@@ -34,7 +39,15 @@ export function disagreements({ themes }: Frame): Disagreement[] {
     }
     const most = [...bySlot.values()].sort((a, b) => b.length - a.length)[0]
     if (!most || most.length < 2 || most.length < all.length / 2) return []
-    return [{ role, usual: mostFrequent(most), agree: most.length, odd }]
+    const usual = mostFrequent(most)
+    return [
+      {
+        role,
+        usual,
+        agree: most.length,
+        odd: odd.map((theme) => ({ theme, inLine: bearable(palette, theme, role, usual) })),
+      },
+    ]
   })
 }
 

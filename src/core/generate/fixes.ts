@@ -8,7 +8,7 @@ import {
   type Palette,
   type Theme,
 } from '../site'
-import { rolePairs, roles, type RoleId } from '../theme'
+import { roleIds, rolePairs, roles, type RoleId } from '../theme'
 
 /** A colour that would read where another one does not. */
 export interface ReadableChoice {
@@ -28,6 +28,14 @@ function worst(palette: Palette, theme: Theme, role: RoleId, decision: ColorDeci
   })
   return { ratio: own?.ratio ?? Infinity, holds }
 }
+
+/** Whether a decision would read for a role, and what stands on it too. */
+const readsIn =
+  (palette: Palette, theme: Theme, role: RoleId) =>
+  (decision: ColorDecision): boolean => {
+    const { ratio, holds } = worst(palette, theme, role, decision)
+    return ratio >= (roles[role].needs ?? 0) && holds
+  }
 
 /** The nearest shade of the decision that reads, searched outwards point by point. */
 function nearestShade(
@@ -54,20 +62,19 @@ function nearestShade(
   return undefined
 }
 
+/** A difference (CIEDE2000) beyond which a shade no longer passes for its colour: common practice, no source. */
+const FAR = 25
+
 /**
  * The two or three nearest colours that read where a role does not: the nearest
  * shade of the same hue, and the slots nearest in colour (CIEDE2000). None for a
  * role that needs no contrast.
  */
 export function readableChoices(palette: Palette, theme: Theme, role: RoleId): ReadableChoice[] {
-  const needs = roles[role].needs
-  if (needs === undefined) return []
+  if (roles[role].needs === undefined) return []
   const now = theme.roles[role]
   const color = decisionColor(palette, now)
-  const reads = (candidate: ColorDecision) => {
-    const { ratio, holds } = worst(palette, theme, role, candidate)
-    return ratio >= needs && holds
-  }
+  const reads = readsIn(palette, theme, role)
   const gap = (decision: ColorDecision) => difference(decisionColor(palette, decision), color)
   const slots = slotsInOrder(palette)
     .filter(({ value }) => value !== null)
@@ -77,8 +84,10 @@ export function readableChoices(palette: Palette, theme: Theme, role: RoleId): R
     .flatMap((slot) => (whole.includes(slot) ? [] : (nearestShade(slot, reads) ?? [])))
     .sort((a, b) => gap(a) - gap(b))
   const own = nearestShade(now, reads)
-  // The same hue first, then a slot itself, then whatever shade is nearest.
-  const found = [...(own ? [own] : []), ...whole.slice(0, 1), ...shades, ...whole]
+  const first = [...(own ? [own] : []), ...whole.slice(0, 1)]
+  // The same hue first, unless it goes so far that it no longer passes for its colour.
+  if (own && gap(own) > FAR) first.reverse()
+  const found = [...first, ...shades, ...whole]
   const unique = [...new Map(found.map((each) => [canonicalJson(each), each])).values()]
   return unique.slice(0, 3).map((decision) => ({
     decision,
@@ -87,17 +96,41 @@ export function readableChoices(palette: Palette, theme: Theme, role: RoleId): R
   }))
 }
 
+/**
+ * A decision as a theme can bear it for a role: itself where it reads there and
+ * leaves what stands on it readable, else its nearest shade that does; undefined
+ * where none does.
+ */
+export function bearable(
+  palette: Palette,
+  theme: Theme,
+  role: RoleId,
+  decision: ColorDecision,
+): ColorDecision | undefined {
+  const reads = readsIn(palette, theme, role)
+  return reads(decision) ? decision : nearestShade(decision, reads)
+}
+
 export interface CellFix {
   readonly role: RoleId
   readonly before: ColorDecision
   readonly after: ColorDecision
 }
 
-/** The nearest readable colour for everything in a theme that fails, each found with those before it in place. */
-export function fixesFor(palette: Palette, theme: Theme): CellFix[] {
+/**
+ * The nearest readable colour for everything in a theme that fails, or for some
+ * of its roles only; each found with those before it in place. What has no
+ * readable colour in the palette is left out.
+ */
+export function fixesFor(
+  palette: Palette,
+  theme: Theme,
+  only: readonly RoleId[] = roleIds,
+): CellFix[] {
   const fixes: CellFix[] = []
   let fixed = theme
   for (const { role } of failingRoles(palette, [theme])) {
+    if (!only.includes(role)) continue
     const [choice] = readableChoices(palette, fixed, role)
     if (!choice) continue
     fixes.push({ role, before: theme.roles[role], after: choice.decision })

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import wcagContrast from 'wcag-contrast'
 import { demoSites } from '@demo/sites'
 import { ternFrame } from '@demo/tern/frame'
@@ -8,16 +9,18 @@ import {
   frameSchema,
   slotSchema,
   themesInOrder,
+  type ColorDecision,
   type Frame,
   type Palette,
+  type SlotId,
   type Theme,
 } from '../site'
-import { groundKind } from '../theme'
+import { groundKind, type RoleId } from '../theme'
 import { afterDark, darkEdition } from './dark-edition'
 import { disagreements } from './disagreements'
-import { fixesFor, readableChoices } from './fixes'
+import { bearable, fixesFor, readableChoices } from './fixes'
 import { explainRole, generateThemes, planRegeneration } from './generated'
-import { proposeRhythm, themesByKind } from './rhythm'
+import { proposeRhythm, proposeRhythms, themesByKind } from './rhythm'
 
 const { palette } = ternFrame
 const theme = (id: string) => ternFrame.themes.byId[id as Theme['id']]!
@@ -146,14 +149,15 @@ describe('fixing', () => {
   )
 
   test('the nearest shade is the nearest: one point less does not read (wcag-contrast)', () => {
-    const [nearest] = readableChoices(palette, bad, 'link')
-    const { slot, shade } = nearest!.decision as { slot: string; shade: { lightness: number } }
-    expect(slot).toBe('mist')
+    const nearest = readableChoices(palette, bad, 'link').find(
+      ({ decision }) => 'slot' in decision && decision.slot === 'mist',
+    )
+    const { slot, shade } = nearest!.decision as { slot: SlotId; shade: { lightness: number } }
     const ratio = (lightness: number) =>
       Math.min(
         ...(['ground', 'surface'] as const).map((on) =>
           wcagContrast.hex(
-            writeHex(decisionColor(palette, { slot, shade: { lightness } } as never)),
+            writeHex(decisionColor(palette, { slot, shade: { lightness } })),
             writeHex(decisionColor(palette, bad.roles[on])),
           ),
         ),
@@ -172,6 +176,24 @@ describe('fixing', () => {
     expect(failingRoles(palette, [fixed])).toEqual([])
   })
 
+  test('a shade of the same hue comes first, unless a slot is nearer to what was meant', () => {
+    const first = (role: RoleId, decision: ColorDecision) => {
+      const failing = { ...bad, roles: { ...bad.roles, [role]: decision } }
+      return readableChoices(palette, failing, role)[0]!.decision
+    }
+    const slate = 'slate' as SlotId
+    expect(first('mutedText', { slot: slate, shade: { lightness: 4 } })).toMatchObject({
+      slot: slate,
+    })
+    expect(first('link', { slot: 'mist' as SlotId })).toEqual({ slot: slate })
+  })
+
+  test('only some roles, and nothing else', () => {
+    const [first] = fixesFor(palette, bad)
+    expect(fixesFor(palette, bad, [first!.role])).toEqual([first])
+    expect(fixesFor(palette, bad, ['line'])).toEqual([])
+  })
+
   test('nothing to offer for what needs no contrast', () => {
     expect(readableChoices(palette, bad, 'line')).toEqual([])
   })
@@ -182,7 +204,7 @@ test('a loose colour among themes that agree is told, with what they have', () =
   expect(found).toContainEqual(
     expect.objectContaining({
       role: 'buttonHoverFill',
-      odd: [expect.objectContaining({ id: 'on-mist' })],
+      odd: [expect.objectContaining({ theme: theme('on-mist') })],
     }),
   )
   expect(
@@ -197,6 +219,37 @@ test('a loose colour among themes that agree is told, with what they have', () =
   ).toEqual([])
 })
 
+describe('what most themes have, where it would not read', () => {
+  const paper = theme('on-paper')
+
+  test('is taken in its nearest shade that reads', () => {
+    const link = bearable(palette, paper, 'link', { slot: 'mist' as SlotId })
+    expect(link).toMatchObject({ slot: 'mist', shade: { lightness: expect.any(Number) } })
+    const now = { ...paper, roles: { ...paper.roles, link: link! } }
+    expect(failingRoles(palette, [now]).map(({ role }) => role)).not.toContain('link')
+  })
+
+  test('is taken as it is where it reads, and for what needs no contrast', () => {
+    expect(bearable(palette, paper, 'link', { slot: 'brand' as SlotId })).toEqual({ slot: 'brand' })
+    expect(bearable(palette, paper, 'line', { slot: 'paper' as SlotId })).toEqual({ slot: 'paper' })
+  })
+
+  test('leaves what stands on it readable', () => {
+    const fill = bearable(palette, paper, 'buttonFill', paper.roles.buttonLabel)
+    const now = { ...paper, roles: { ...paper.roles, buttonFill: fill! } }
+    expect(failingRoles(palette, [now]).map(({ role }) => role)).not.toContain('buttonLabel')
+  })
+
+  test('is left out where no shade of it does', () => {
+    const onBlackAndWhite = {
+      ...paper,
+      roles: { ...paper.roles, ground: { value: '#777777' }, surface: { value: '#777777' } },
+    }
+    const clear = paletteOf('#0000')
+    expect(bearable(clear, onBlackAndWhite, 'text', { slot: 's0' as SlotId })).toBeUndefined()
+  })
+})
+
 test('a rhythm alternates, uses the vivid theme once, near the end', () => {
   const kinds = themesByKind(ternFrame)
   const kindOf = (id: string) =>
@@ -205,6 +258,57 @@ test('a rhythm alternates, uses the vivid theme once, near the end', () => {
   expect(rhythm).toEqual(['pale', 'pale', 'pale', 'dark', 'pale', 'pale', 'vivid', 'dark'])
   expect(proposeRhythm(ternFrame, 8)[0]).not.toBe(proposeRhythm(ternFrame, 8)[1])
   expect(proposeRhythm(ternFrame, 0)).toEqual([])
+})
+
+describe('rhythms for several pages', () => {
+  const page = (...names: string[]) => names.map((name) => ({ name, theme: 'on-ink' }))
+
+  test('sections of one name are alike wherever they stand', () => {
+    const pages = [
+      page('Opening', 'This month', 'The bench', 'Kind words', 'Join us', 'Newsletter'),
+      page('Opening', 'Article', 'Newsletter '),
+      page('Basket', 'newsletter'),
+    ]
+    const [first, second, third] = proposeRhythms(ternFrame, pages)
+    expect(second![0]).toBe(first![0])
+    expect(second![2]).toBe(first![5])
+    expect(third![1]).toBe(first![5])
+  })
+
+  test('for one page, what other pages have is kept to', () => {
+    const others = [[{ name: 'Newsletter', theme: 'on-brand' }]]
+    const [only] = proposeRhythms(ternFrame, [page('Opening', 'Newsletter')], others)
+    expect(only![1]).toBe('on-brand')
+  })
+
+  test('a section with a fill of its own keeps its theme, and so do those of its name', () => {
+    const filled = { name: 'Newsletter', theme: 'on-ink', fill: { value: '#123456' } }
+    const pages = [page('Opening', 'Newsletter'), [...page('Opening'), filled], [filled]]
+    const [first, second, third] = proposeRhythms(ternFrame, pages)
+    expect([first![1], second![1], third![0]]).toEqual(['on-ink', 'on-ink', 'on-ink'])
+  })
+
+  test('no two neighbours are alike, nor the last section and the footer, on any pages', () => {
+    const footer = ternFrame.body.sections['footer' as never]!['theme']
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 12 }), { maxLength: 6 }), (heights) => {
+        const pages = heights.map((height, p) =>
+          page(...Array.from({ length: height }, (_, i) => `Section ${p} ${i}`)),
+        )
+        for (const rhythm of proposeRhythms(ternFrame, pages)) {
+          const down = [...rhythm, footer]
+          down.slice(1).forEach((theme, i) => expect(theme).not.toBe(down[i]))
+        }
+      }),
+    )
+  })
+
+  test('one theme is all there is: everything has it', () => {
+    const [only] = ternFrame.themes.order
+    const byId = { [only!]: ternFrame.themes.byId[only!]! }
+    const frame = { ...ternFrame, themes: { ...ternFrame.themes, order: [only!], byId } }
+    expect(proposeRhythms(frame as Frame, [page('a', 'b')])).toEqual([[only, only]])
+  })
 })
 
 describe('the dark edition', () => {

@@ -12,4 +12,4 @@ export {
   type CellChange,
   type Regeneration,
 } from './generated'
-export { proposeRhythm, themesByKind } from './rhythm'
+export { proposeRhythms, themesByKind, type RhythmPage } from './rhythm'

@@ -1,5 +1,12 @@
 import { decisionColor } from '../resolve'
-import { themesInOrder, type Frame, type Theme, type ThemeId } from '../site'
+import {
+  sectionsInOrder,
+  themesInOrder,
+  type Frame,
+  type Paint,
+  type Theme,
+  type ThemeId,
+} from '../site'
 import { groundKind, type GroundKind } from '../theme'
 
 /** The themes of a site by the kind of their ground, each in the order of the sheet. */
@@ -28,5 +35,52 @@ export function proposeRhythm(frame: Frame, count: number): ThemeId[] {
     if (i === vividAt) return vivid[0]!.id
     if (i % 4 === 3) return deep[deepCount++ % deep.length]!.id
     return light[lightCount++ % light.length]!.id
+  })
+}
+
+/** The sections of a page, top to bottom: what they are called, their themes now, and a fill of their own. */
+export type RhythmPage = ReadonlyArray<{
+  readonly name: string
+  readonly theme: string
+  readonly fill?: Paint
+}>
+
+const kindOf = ({ name }: RhythmPage[number]) => name.trim().toLowerCase()
+
+/**
+ * Rhythms for several pages: each by itself as `proposeRhythm` has it, but
+ * sections of one name get one theme wherever they stand, on `others` as well,
+ * which keep what they have; one with a fill of its own keeps the theme whose
+ * words stand on it; and no two neighbours are alike, the footer included,
+ * unless they are such.
+ */
+export function proposeRhythms(
+  frame: Frame,
+  pages: readonly RhythmPage[],
+  others: readonly RhythmPage[] = [],
+): ThemeId[][] {
+  const kinds = themesByKind(frame)
+  const all = [...kinds.pale, ...kinds.dark, ...kinds.vivid].map(({ id }) => id)
+  const footer = sectionsInOrder(frame.body).find(({ kind }) => kind === 'footer')?.theme
+  const filled = pages.flat().filter(({ fill }) => fill)
+  const given = new Map<string, ThemeId>(
+    [...others.flat(), ...filled].map((section) => [kindOf(section), section.theme as ThemeId]),
+  )
+  const fixed = (section: RhythmPage[number]) =>
+    section.fill ? (section.theme as ThemeId) : given.get(kindOf(section))
+  return pages.map((page) => {
+    const rhythm = proposeRhythm(frame, page.length)
+    page.forEach((section, i) => {
+      const known = fixed(section)
+      const below = page[i + 1]
+      const near = [rhythm[i - 1], below ? fixed(below) : footer]
+      const wanted = rhythm[i]!
+      const alike = Object.values(kinds).find((some) => some.some(({ id }) => id === wanted)) ?? []
+      const choices = [wanted, ...alike.map(({ id }) => id), ...all]
+      const theme = known ?? choices.find((each) => !near.includes(each)) ?? wanted
+      rhythm[i] = theme
+      if (!known) given.set(kindOf(section), theme)
+    })
+    return rhythm
   })
 }

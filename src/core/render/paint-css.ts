@@ -9,13 +9,20 @@ export function decisionCss(decision: ColorDecision): string {
   return color ? writeHex(applyShade(color, undefined)) : 'transparent'
 }
 
-/** A paint as CSS: for `background` any paint, elsewhere only plain colours make sense. */
-export function paintCss(paint: Paint, assetUrl: (id: string) => string): string {
-  if (isBound(paint) || isLoose(paint)) return decisionCss(paint)
+/**
+ * A paint as CSS: for `background` any paint, elsewhere only plain colours make
+ * sense. Where there is no palette to refer to, `colorText` writes the colours.
+ */
+export function paintCss(
+  paint: Paint,
+  assetUrl: (id: string) => string,
+  colorText: (decision: ColorDecision) => string = decisionCss,
+): string {
+  if (isBound(paint) || isLoose(paint)) return colorText(paint)
   if ('picture' in paint) {
-    return `${decisionCss(paint.under)} url("${assetUrl(paint.picture)}") center / cover`
+    return `${colorText(paint.under)} url("${assetUrl(paint.picture)}") center / cover`
   }
-  const stops = paint.stops.map(({ at, color }) => `${decisionCss(color)} ${at}%`).join(', ')
+  const stops = paint.stops.map(({ at, color }) => `${colorText(color)} ${at}%`).join(', ')
   return paint.gradient === 'linear'
     ? `linear-gradient(${paint.angle}deg, ${stops})`
     : `radial-gradient(${stops})`

@@ -161,21 +161,29 @@ describe('colours of single things', () => {
 })
 
 test('a blending header lets a gradient or a picture of the section under it through, on that page alone', () => {
-  const gradient = {
+  const gradient = (from: string, to: string) => ({
     gradient: 'linear',
     angle: 180,
     stops: [
-      { at: 0, color: { slot: 'ink' } },
-      { at: 100, color: { slot: 'brand' } },
+      { at: 0, color: { slot: from } },
+      { at: 100, color: { slot: to } },
     ],
-  }
-  const over = withPage(pageOf({}, { colors: { fill: { rest: gradient } } }))
+  })
+  const filled = (rest: unknown) => withPage(pageOf({}, { colors: { fill: { rest } } }))
+  const over = filled(gradient('mist', 'paper'))
   expect(renderSections(over, home.id, where)[0]!.html).toContain('class="section header over"')
   const css = renderPageCss(over, home.id, where)
   expect(css).toContain('[data-section="header"] {\n  background: none;')
   expect(css).toContain('[data-section="only"] {\n  background: linear-gradient(180deg')
 
-  const plain = withPage(pageOf({}, { colors: { fill: { rest: { slot: 'mist' } } } }))
+  // Where its words would not read, a veil of its ground lies between.
+  const veil =
+    /\[data-section="header"\] \{\n {2}background: color-mix\(in srgb, var\(--role-ground\) \d+%, transparent\);/
+  expect(renderPageCss(filled(gradient('ink', 'brand')), home.id, where)).toMatch(veil)
+  const picture = { picture: 'waves', under: { slot: 'paper' } }
+  expect(renderPageCss(filled(picture), home.id, where)).toMatch(veil)
+
+  const plain = filled({ slot: 'mist' })
   expect(renderSections(plain, home.id, where)[0]!.html).not.toContain('over')
   expect(renderPageCss(plain, home.id, where)).toContain(
     '[data-section="header"] {\n  background: var(--slot-mist);',

@@ -1,5 +1,5 @@
 import { escapeHtml, kindClass, kindOf, sectionFacets, tag, type Surroundings } from '../elements'
-import { liesOver, spotsOnPage, type Spot } from '../resolve'
+import { liesOver, spotsOnPage, veilOf, type Spot } from '../resolve'
 import {
   bodyOf,
   childrenOf,
@@ -13,10 +13,10 @@ import {
   type SiteElement,
 } from '../site'
 import { fontCss, kindsCss, settingsCss } from './base-css'
-import { writeRules, type CssRule } from './css-names'
+import { roleProperty, writeRules, type CssRule } from './css-names'
 import { overrideRules } from './facet-css'
 import { paletteCss } from './palette-css'
-import { editionSwitch, themesCss } from './theme-css'
+import { themesCss } from './theme-css'
 
 /** Where things lie, seen from the page that is written. */
 export interface Whereabouts {
@@ -25,6 +25,8 @@ export interface Whereabouts {
   readonly fontUrl: (file: string) => string
   /** The address behind a link of the site; `page:shop` names a page by its id. */
   readonly link: (href: string) => string
+  /** The edition that is written and where the same page lies in the other one, where visitors switch. */
+  readonly twin?: { readonly edition: 'light' | 'dark'; readonly href: (page: PageId) => string }
 }
 
 function writeElement(element: SiteElement, body: Body, page: PageId, where: Whereabouts): string {
@@ -73,16 +75,19 @@ function writeSection(spot: Spot, page: PageId, where: Whereabouts): string {
   return tag(
     SECTION_TAG[section.kind],
     { class: `section${kind}`, 'data-theme': theme.id, 'data-section': section.id },
-    hasSwitch ? inner + switchHtml : inner,
+    hasSwitch ? inner + switchHtml(page, where) : inner,
   )
 }
 
-/** Visitors change editions by a checkbox and the stylesheet alone: nothing on a page runs. */
-const switchHtml = tag(
-  'label',
-  { class: 'edition-switch' },
-  `<input type="checkbox" id="${editionSwitch}"> Dark edition`,
-)
+/**
+ * Visitors change editions by a link to the same page in the other one. Nothing
+ * on a page runs, and yet their choice lasts: from a dark page, links lead to
+ * dark pages.
+ */
+function switchHtml(page: PageId, { twin }: Whereabouts): string {
+  const other = twin?.edition === 'dark' ? 'Light edition' : 'Dark edition'
+  return tag('a', { class: 'edition-switch', href: twin?.href(page) ?? '#' }, other)
+}
 
 export interface WrittenSection {
   readonly id: string
@@ -134,12 +139,21 @@ function inherits(frame: Frame, id: string, ancestor: string, steps = 0): boolea
   return !!parent && steps < 20 && inherits(frame, parent, ancestor, steps + 1)
 }
 
-/** Fills of sections as they lie on this page; a blending header repeats the one under it, or lets it through. */
+/**
+ * Fills of sections as they lie on this page. A blending header repeats the one
+ * under it, or lets it through a veil of its ground that keeps its words readable.
+ */
 function sectionRules(docs: SiteDocs, page: PageId, where: Whereabouts): CssRule[] {
   return spotsOnPage(docs, page).flatMap((spot) => {
     const { section, ownFill } = spot
     const selector = `[data-section="${section.id}"]`
-    if (liesOver(spot)) return { selector, declarations: [['background', 'none'] as const] }
+    if (liesOver(spot)) {
+      const veil = Math.round(veilOf(spot) * 100)
+      const ground = veil
+        ? `color-mix(in srgb, var(${roleProperty('ground')}) ${veil}%, transparent)`
+        : 'none'
+      return { selector, declarations: [['background', ground] as const] }
+    }
     const colors = ownFill && { fill: { rest: ownFill } }
     return overrideRules(selector, sectionFacets, colors, where.assetUrl)
   })
@@ -185,6 +199,7 @@ export function renderDocument(
   where: Whereabouts,
   stylesheets: readonly string[],
 ): string {
+  const isDark = where.twin?.edition === 'dark'
   const links = stylesheets.map((href) => tag('link', { rel: 'stylesheet', href }))
   const head = [
     tag('meta', { charset: 'utf-8' }),
@@ -193,8 +208,10 @@ export function renderDocument(
     tag('title', {}, escapeHtml(`${page.title} · ${docs.frame.name}`)),
     tag('meta', { name: 'description', content: page.description }),
     tag('link', { rel: 'icon', href: 'data:,' }),
+    ...(isDark ? [tag('link', { rel: 'canonical', href: where.twin!.href(page.id) })] : []),
     ...links,
   ]
   const sections = renderSections(docs, page.id, where).map(({ html }) => html)
-  return `<!doctype html>\n<html lang="en">\n<head>\n${head.join('\n')}\n</head>\n<body>\n${sections.join('\n')}\n</body>\n</html>\n`
+  const root = isDark ? '<html lang="en" data-edition="dark">' : '<html lang="en">'
+  return `<!doctype html>\n${root}\n<head>\n${head.join('\n')}\n</head>\n<body>\n${sections.join('\n')}\n</body>\n</html>\n`
 }

@@ -3,9 +3,6 @@ import { roleIds } from '../theme'
 import { roleProperty, writeRules } from './css-names'
 import { decisionCss } from './paint-css'
 
-/** The id of the checkbox that visitors change editions by, where the site has one. */
-export const editionSwitch = 'dark-edition'
-
 const ruleFor = (before: string, { id }: Theme, roles: ThemeRoles) => ({
   selector: `${before}[data-theme="${id}"]`,
   declarations: roleIds.map((role) => [roleProperty(role), decisionCss(roles[role])] as const),
@@ -14,7 +11,7 @@ const ruleFor = (before: string, { id }: Theme, roles: ThemeRoles) => ({
 /** The themes after dark, under whatever decides that it is. */
 function darkCss({ edition, themes }: Frame): string {
   if (edition === 'light') return ''
-  const before = edition === 'switch' ? `:root:has(#${editionSwitch}:checked) ` : ''
+  const before = edition === 'switch' ? ':root[data-edition="dark"] ' : ''
   const rules = writeRules(
     themesInOrder(themes).flatMap((theme) =>
       theme.dark ? [ruleFor(before, theme, theme.dark)] : [],

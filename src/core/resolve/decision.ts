@@ -1,4 +1,4 @@
-import { applyShade, colorOf, shadesOf, type Color, type Shade } from '../color'
+import { applyShade, between, colorOf, shadesOf, type Color, type Shade } from '../color'
 import { isBound, isColor, type ColorDecision, type Paint, type Palette } from '../site'
 
 /** The part of a palette that colours come from. */
@@ -32,9 +32,20 @@ export function decisionColor(palette: Slots, decision: ColorDecision): Color {
   return color ? applyShade(color, undefined) : nothing
 }
 
-/** Every colour that a paint can show: one for a plain colour, the stops of a gradient. */
+/** Steps from one stop of a gradient to the next: fine enough that nothing between them reads otherwise. */
+const STEPS = 16
+
+/**
+ * The colours that a paint shows: one for a plain colour, for a gradient its
+ * stops and those between them, for a picture what is under it.
+ */
 export function paintColors(palette: Slots, paint: Paint): Color[] {
-  return paintDecisions(paint).map((decision) => decisionColor(palette, decision))
+  const stops = paintDecisions(paint).map((decision) => decisionColor(palette, decision))
+  return stops.flatMap((stop, i) => {
+    const next = stops[i + 1]
+    if (!next) return [stop]
+    return Array.from({ length: STEPS }, (_, step) => between(stop, next, step / STEPS))
+  })
 }
 
 /** The colour decisions inside a paint. */

@@ -1,44 +1,21 @@
-import { contrast, over, white, type Color } from '../color'
-import type { Facet } from '../elements'
-import type { SiteElement, State } from '../site'
+import { contrast, white, type Color } from '../color'
+import type { SiteElement } from '../site'
 import { roles } from '../theme'
-import { paintColors } from './decision'
-import { parentsOf, type Spot } from './spot'
-import { facetRole, facetsOf, traceFacet, type Trace } from './trace'
-
-const layer = (tops: readonly Color[], below: readonly Color[]): Color[] =>
-  tops.flatMap((top) => (top.alpha >= 1 ? [top] : below.map((ground) => over(top, ground))))
-
-function fillsOf(
-  spot: Spot,
-  element: SiteElement | undefined,
-  state: State,
-  wanted: (facet: Facet) => boolean,
-): Color[] {
-  const facet = facetsOf(element).find(
-    (candidate) => candidate.paints === 'fill' && wanted(candidate),
-  )
-  if (!facet) return []
-  return paintColors(spot.docs.frame.palette, traceFacet(spot, element, facet, state).paint)
-}
+import { fillsOf, groundsOn, layer } from './layers'
+import { liesOver, type Spot } from './spot'
+import { facetRole, type Trace } from './trace'
+import { veiledGrounds } from './veil'
 
 /**
  * The opaque colours that lie under a facet: its element's own fill, the fills
  * of the elements around it, the section's ground, white paper under all. More
- * than one where a gradient is among them.
+ * than one where a gradient is among them, or a picture under a header.
  */
 export function groundsUnder(spot: Spot, element: SiteElement, trace: Trace): Color[] {
-  const whole = (facet: Facet) => !facet.part
-  const { on } = trace.facet
-  const layers = [
-    fillsOf(spot, undefined, 'rest', whole),
-    ...parentsOf(spot, element.id).map((parent) => fillsOf(spot, parent, 'rest', whole)),
-    on ? fillsOf(spot, element, trace.state, (facet) => facet.key === on) : [],
-  ]
-  return layers.reduce<Color[]>(
-    (grounds, fills) => (fills.length ? layer(fills, grounds) : grounds),
-    [white],
-  )
+  const section = liesOver(spot)
+    ? veiledGrounds(spot)
+    : layer(fillsOf(spot, undefined, 'rest'), [white])
+  return groundsOn(section, spot, element, trace)
 }
 
 export interface Reading {

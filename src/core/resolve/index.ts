@@ -16,4 +16,14 @@ export {
 } from './theme-reading'
 export { roleMeetings, slotMeetings, type Meeting } from './meetings'
 export { liesOver, parentsOf, spotsOnPage, type Spot } from './spot'
-export { facetRole, facetsOf, styleChain, traceFacet, type Decider, type Trace } from './trace'
+export {
+  coloredIn,
+  facetRole,
+  facetsOf,
+  styleChain,
+  traceFacet,
+  type ColoredThing,
+  type Decider,
+  type Trace,
+} from './trace'
+export { veilOf } from './veil'

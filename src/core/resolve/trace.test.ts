@@ -2,6 +2,7 @@ import { demoSites } from '@demo/sites'
 import { colorOf, contrast, writeHex } from '../color'
 import { kindOf } from '../elements'
 import type { ElementId, ElementStyle, PageId, SiteDocs, SiteElement, StyleId } from '../site'
+import { decisionColor } from './decision'
 import { groundsUnder, readingOf } from './grounds'
 import { parentsOf, spotsOnPage } from './spot'
 import { styleChain, traceFacet } from './trace'
@@ -127,14 +128,18 @@ describe('what lies under a colour', () => {
     expect(writeHex(ground!)).toBe(writeHex(fill.color!))
   })
 
-  test('every stop of a gradient; the worst one counts', () => {
+  test('every colour of a gradient, from stop to stop; the worst one counts', () => {
     const heading = find('home', 'heading', ({ content }) =>
       (content as { text: string }).text.startsWith('A letter'),
     )
     const where = spot('newsletter')
     const trace = traceFacet(where, heading, facet(heading, 'text'), 'rest')
     const grounds = groundsUnder(where, heading, trace)
-    expect(grounds).toHaveLength(2)
+    const { stops } = where.ownFill as unknown as { stops: Array<{ color: { slot: string } }> }
+    expect([grounds[0]!, grounds.at(-1)!]).toEqual(
+      stops.map(({ color }) => decisionColor(docs.frame.palette, color as never)),
+    )
+    expect(grounds.length).toBeGreaterThan(10)
     const ratios = grounds.map((ground) => contrast(trace.color!, ground))
     expect(readingOf(where, heading, trace)!.ratio).toBe(Math.min(...ratios))
   })

@@ -1,8 +1,10 @@
 import type { Color, Shade } from '../color'
 import { kindOf, sectionFacets, type Facet } from '../elements'
 import {
+  bodyOf,
   isBound,
   isColor,
+  walkSection,
   type ColorDecision,
   type ElementId,
   type ElementStyle,
@@ -78,6 +80,20 @@ export function styleChain(
 /** The facets an element has, or a section where no element is given. */
 export function facetsOf(element: SiteElement | undefined): readonly Facet[] {
   return element ? kindOf(element.kind).facets : sectionFacets
+}
+
+/** A thing of a section that has colours of its own, and one of them; the section itself has no element. */
+export interface ColoredThing {
+  readonly element?: SiteElement
+  readonly facet: Facet
+}
+
+/** Every colour in a section as it stands on a page, the section's own first, then in the order of the page. */
+export function coloredIn({ docs, doc, section }: Spot): ColoredThing[] {
+  const elements: Array<SiteElement | undefined> = [undefined]
+  const body = bodyOf(docs, doc)
+  if (body) walkSection(body, section, (element) => void elements.push(element))
+  return elements.flatMap((element) => facetsOf(element).map((facet) => ({ element, facet })))
 }
 
 function decidersAt(spot: Spot, element: SiteElement | undefined, facet: Facet, state: State) {

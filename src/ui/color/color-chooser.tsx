@@ -1,9 +1,8 @@
 'use client'
 
 import { Accordion } from 'radix-ui'
-import { ChevronRight } from 'lucide-react'
-import { useState, type ReactNode } from 'react'
-import { decisionWords } from '@/core/edit'
+import { useState } from 'react'
+import { writeDecision } from '@/core/edit'
 import { fanOf } from '@/core/palette'
 import { decisionColor } from '@/core/resolve'
 import {
@@ -15,6 +14,7 @@ import {
   type SlotId,
 } from '@/core/site'
 import { decisionHex, useEditorState } from '../editor'
+import { Fold } from '../kit'
 import { ColorEditor } from './color-editor'
 import { Readings, type ReadsOn } from './readings'
 import { ShadeEditor } from './shade-editor'
@@ -32,8 +32,7 @@ interface ColorChooserProps {
 
 /** The palette and its shades, then any shade, then any colour: the same wherever a colour is set. */
 export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChooserProps) {
-  const docs = useEditorState((state) => state.docs)
-  const { palette } = docs.frame
+  const palette = useEditorState((state) => state.docs.frame.palette)
   const [dragged, rest, take] = useResting(onChoose)
   const shown = dragged ?? value
   const chosen = shown && canonicalJson(shown)
@@ -44,7 +43,7 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
   const color = shown && decisionColor(palette, shown)
 
   const cell = (decision: ColorDecision, isSlot: boolean, shape: string) => {
-    const words = decisionWords(decision, docs)
+    const words = writeDecision(palette, decision)
     return (
       <button
         key={words}
@@ -61,7 +60,7 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
   }
   const fanSlot = slotOf ?? fanned
   return (
-    <div className="grid gap-2">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
       <div
         role="group"
         aria-label={label}
@@ -111,25 +110,5 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
       </Accordion.Root>
       {shown && isBound(shown) && color && <Readings color={color} readsOn={readsOn} />}
     </div>
-  )
-}
-
-interface FoldProps {
-  readonly value: string
-  readonly title: string
-  readonly children: ReactNode
-}
-
-function Fold({ value, title, children }: FoldProps) {
-  return (
-    <Accordion.Item value={value} className="border-t border-edge">
-      <Accordion.Header>
-        <Accordion.Trigger className="group flex w-full items-center gap-1 py-1.5 text-left text-xs font-semibold hover:text-ink">
-          <ChevronRight size={14} className="group-data-[state=open]:rotate-90" aria-hidden />
-          {title}
-        </Accordion.Trigger>
-      </Accordion.Header>
-      <Accordion.Content className="pb-2">{children}</Accordion.Content>
-    </Accordion.Item>
   )
 }

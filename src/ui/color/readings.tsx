@@ -36,14 +36,14 @@ export function Readings({
         <li key={label} className="flex items-center gap-2 text-xs">
           <span
             aria-hidden
-            className="grid h-6 w-8 place-items-center rounded border border-black/15 font-bold"
+            className="grid h-6 w-8 shrink-0 place-items-center rounded border border-black/15 font-bold"
             style={{ background: writeHex(ground), color: writeHex(text) }}
           >
             Aa
           </span>
-          <span className="flex-1 truncate text-soft">{label}</span>
+          <span className="line-clamp-2 min-w-0 flex-1 text-soft">{label}</span>
           <span
-            className={`code ${ratio < needs ? 'rounded-sm bg-strong px-1 font-bold text-on-strong' : ''}`}
+            className={`code shrink-0 ${ratio < needs ? 'rounded-sm bg-strong px-1 font-bold text-on-strong' : ''}`}
           >
             {ratio < needs ? '×' : '✓'} {writeRatio(ratio)}
           </span>

@@ -4,7 +4,8 @@ import { createContext, useContext, useEffect, useState, type ReactNode } from '
 import { useStore } from 'zustand'
 import type { LoadedSite } from '@/core/payloads'
 import type { Page } from '@/core/site'
-import { createEditor, type Editor, type EditorState } from './store'
+import type { Editor, EditorState } from './state'
+import { createEditor } from './store'
 
 const EditorContext = createContext<Editor | null>(null)
 

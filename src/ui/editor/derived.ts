@@ -7,7 +7,7 @@ import type { Page, SiteDocs } from '@/core/site'
 import type { RoleId } from '@/core/theme'
 import { reachOf, summarize, type Reach } from '@/core/uses'
 import { useEditorState } from './context'
-import type { Selection } from './store'
+import type { Selection } from './state'
 
 /** How many painted things each slot and role reaches, over the whole site; counted after what was changed is drawn. */
 export function useReach(): Reach {

@@ -1,6 +1,6 @@
 export type { SiteClient } from './client'
 export { EditorProvider, useEditor, useEditorState } from './context'
-export { decisionHex, themeLook } from './look'
+export { assetUrlOf, decisionHex, paintBackground, themeLook } from './look'
 export { spotOfSelection, usePage, useReach, useShownDocs, useSpots, useUsedRoles } from './derived'
 export type {
   DeviceWidth,
@@ -13,6 +13,7 @@ export type {
   SheetCells,
   Trial,
   TrialWay,
-} from './store'
+} from './state'
 export { stepAndTell } from './steps'
 export { sectionKey, type SectionRef } from './section-choice'
+export type { Clash } from './clashes'

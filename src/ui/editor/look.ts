@@ -1,9 +1,18 @@
 import { writeHex } from '@/core/color'
+import { paintCss } from '@/core/render'
 import { decisionColor } from '@/core/resolve'
-import type { ColorDecision, Frame, Palette } from '@/core/site'
+import type { ColorDecision, Frame, Paint, Palette } from '@/core/site'
 
 export function decisionHex(palette: Palette, decision: ColorDecision): string {
   return writeHex(decisionColor(palette, decision))
+}
+
+/** Where the editor's server keeps the pictures of a site. */
+export const assetUrlOf = (siteId: string) => (id: string) => `/files/${siteId}/${id}`
+
+/** A paint as a CSS background that stands by itself, away from the site's stylesheet. */
+export function paintBackground(siteId: string, palette: Palette, paint: Paint): string {
+  return paintCss(paint, assetUrlOf(siteId), (decision) => decisionHex(palette, decision))
 }
 
 /** A theme's ground and text as hex, for drawing its name on it. */

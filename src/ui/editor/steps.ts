@@ -1,5 +1,5 @@
 import { toast } from 'sonner'
-import type { Editor } from './store'
+import type { Editor } from './state'
 import { problemWords } from '../words'
 
 export async function stepAndTell(editor: Editor, kind: 'undo' | 'redo'): Promise<void> {

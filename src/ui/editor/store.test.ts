@@ -46,6 +46,26 @@ const saved = (revision: number) => ({
   body: { revision, canUndo: true, canRedo: false },
 })
 
+/** A server on which somebody else has changed the palette since: stale first, then it takes all. */
+function servedAfter(palette: object): void {
+  const frame = { ...ternFrame, palette: { ...ternFrame.palette, ...palette } }
+  serve((path, body) => {
+    if (path.endsWith('/edits')) {
+      return body!.base === 9
+        ? saved(10)
+        : { status: 409, body: { problem: { code: 'stale', revision: 9 } } }
+    }
+    if (path.includes('/pages/')) return { status: 200, body: { page: home, revision: 9 } }
+    return { status: 200, body: { ...site, frame, revision: 9 } }
+  })
+}
+
+/** The slots with another value for one. */
+const withBrand = (value: string) => {
+  const { brand, ...slots } = ternFrame.palette.slots as Record<string, object>
+  return { slots: { ...slots, brand: { ...brand, value } } }
+}
+
 test('an edit shows at once and is stored behind', async () => {
   const heard = serve((_path, body) => saved(body!.base + body!.edits.length))
   const editor = createEditor(site, home)
@@ -81,16 +101,7 @@ test('an edit that changes nothing is not sent', async () => {
 test('with an old base: loads, replays what fits, and tells what does not', async () => {
   const { spark: _gone, ...slots } = ternFrame.palette.slots as Record<string, unknown>
   const order = ternFrame.palette.order.filter((id) => id !== 'spark')
-  const frame = { ...ternFrame, palette: { order, slots } } as unknown as LoadedSite['frame']
-  serve((path, body) => {
-    if (path.endsWith('/edits')) {
-      return body!.base === 9
-        ? saved(10)
-        : { status: 409, body: { problem: { code: 'stale', revision: 9 } } }
-    }
-    if (path.includes('/pages/')) return { status: 200, body: { page: home, revision: 9 } }
-    return { status: 200, body: { ...site, frame, revision: 9 } }
-  })
+  servedAfter({ order, slots })
   const editor = createEditor(site, home)
   editor.dispatch(setSlot('brand', '#123456'))
   editor.dispatch(setSlot('spark', '#abcdef'))
@@ -118,6 +129,7 @@ test('while the server is away, changes wait and are sent again', async () => {
 })
 
 test('what the server refuses is taken back and told', async () => {
+  let revision = 4
   serve((path, body) => {
     if (path.endsWith('/edits')) {
       const { clientId } = body!.edits[0]!
@@ -126,14 +138,19 @@ test('what the server refuses is taken back and told', async () => {
         body: { problem: { code: 'edit-refused', problem: 'slot-gone', clientId } },
       }
     }
-    if (path.includes('/pages/')) return { status: 200, body: { page: home, revision: 4 } }
-    return { status: 200, body: site }
+    if (path.includes('/pages/')) return { status: 200, body: { page: home, revision } }
+    return { status: 200, body: { ...site, revision } }
   })
   const editor = createEditor(site, home)
   editor.dispatch(setSlot('brand', '#123456'))
   await settle()
   expect(slotOf(editor, 'brand')!.value).toBe('#1D5955')
   expect(editor.store.getState()).toMatchObject({ lost: [{ problem: 'slot-gone' }], pending: [] })
+  // It was never there, so nobody has changed it either.
+  revision = 5
+  await editor.catchUp()
+  expect(editor.store.getState().revision).toBe(5)
+  expect(editor.store.getState().clashes).toEqual([])
 })
 
 test('undo pressed twice in a row takes back two changes, each from the state the first left', async () => {
@@ -154,4 +171,59 @@ test('undo pressed twice in a row takes back two changes, each from the state th
   const both = await Promise.all([editor.step('undo'), editor.step('undo')])
   expect(both).toEqual([undefined, undefined])
   expect(bases).toEqual([7, 8])
+})
+
+test('two who change the same: the one whose change lies over the other is told', async () => {
+  servedAfter(withBrand('#654321'))
+  const editor = createEditor(site, home)
+  editor.dispatch(setSlot('brand', '#123456'))
+  await settle()
+  expect(slotOf(editor, 'brand')!.value).toBe('#123456')
+  expect(editor.store.getState()).toMatchObject({
+    lost: [],
+    clashes: [{ told: expect.stringContaining('#123456'), stands: 'ours' }],
+  })
+  editor.dismissLost()
+  expect(editor.store.getState().clashes).toEqual([])
+})
+
+test('two who change different things, or the same to the same, are told nothing', async () => {
+  servedAfter(withBrand('#654321'))
+  const other = createEditor(site, home)
+  other.dispatch(setSlot('ink', '#123456'))
+  await settle()
+  expect(other.store.getState().clashes).toEqual([])
+  servedAfter(withBrand('#123456'))
+  const same = createEditor(site, home)
+  same.dispatch(setSlot('brand', '#123456'))
+  await settle()
+  expect(same.store.getState().clashes).toEqual([])
+})
+
+test('the one whose stored change was overruled is told when it is seen, once, and not for an undo of their own', async () => {
+  let brand = '#123456'
+  let revision = 4
+  serve((path, body) => {
+    if (path.endsWith('/edits')) return saved((revision = body!.base + body!.edits.length))
+    if (path.endsWith('/undo')) return saved((revision += 1))
+    if (path.includes('/pages/')) return { status: 200, body: { page: home, revision } }
+    const palette = { ...ternFrame.palette, ...withBrand(brand) }
+    return { status: 200, body: { ...site, frame: { ...ternFrame, palette }, revision } }
+  })
+  const editor = createEditor(site, home)
+  editor.dispatch(setSlot('brand', '#123456'))
+  await settle()
+  ;[brand, revision] = ['#654321', 6]
+  await editor.catchUp()
+  const told = [{ told: expect.stringContaining('#123456'), stands: 'theirs' }]
+  expect(editor.store.getState().clashes).toEqual(told)
+  revision = 7
+  await editor.catchUp()
+  expect(editor.store.getState().clashes).toEqual(told)
+  editor.dismissLost()
+
+  editor.dispatch(setSlot('brand', '#111111'))
+  await settle()
+  await editor.step('undo')
+  expect(editor.store.getState().clashes).toEqual([])
 })

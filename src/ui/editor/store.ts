@@ -1,145 +1,12 @@
-import { createStore, type StoreApi } from 'zustand/vanilla'
+import { createStore } from 'zustand/vanilla'
 import { applyEdit, describeEdit, type Edit, type EditProblem } from '@/core/edit'
-import type { ReadProblem } from '@/core/formats'
 import type { LoadedSite, PageEntry, Problem, Result, Saved } from '@/core/payloads'
-import type {
-  Assets,
-  Candidate,
-  DocId,
-  ElementId,
-  Page,
-  PageId,
-  SectionId,
-  SiteDocs,
-  SlotId,
-  ThemeId,
-} from '@/core/site'
-import type { HarmonyId, HueFamily, Mood } from '@/core/palette'
-import type { RoleId } from '@/core/theme'
-import type { FoundColor } from '@/workers/picture.worker'
+import type { Page, PageId, SiteDocs } from '@/core/site'
 import { summarize } from '@/core/uses'
-import { siteClient, type PendingEdit, type SiteClient } from './client'
 import { problemWords } from '../words'
-
-/** What is chosen on the stage: a section, or an element in it, and one of its colours. */
-export interface Selection {
-  readonly doc: DocId
-  readonly section: SectionId
-  readonly element?: ElementId
-  readonly facet?: string
-}
-
-/** Where a trial comes from, with what that way in needs to go on. */
-export type TrialWay =
-  | {
-      readonly way: 'list'
-      readonly text: string
-      readonly problems: readonly ReadProblem[]
-    }
-  | { readonly way: 'harmony'; readonly base: string; readonly harmony: HarmonyId }
-  | {
-      readonly way: 'reshuffle'
-      readonly seeds: readonly number[]
-      readonly at: number
-      readonly locked: readonly SlotId[]
-    }
-  | {
-      readonly way: 'picture'
-      readonly url?: string
-      readonly found: readonly FoundColor[]
-      readonly count: number
-    }
-  | { readonly way: 'study'; readonly study: string }
-  | {
-      readonly way: 'ready'
-      readonly name?: string
-      readonly mood?: Mood
-      readonly hue?: HueFamily
-    }
-  | { readonly way: 'grey' }
-  | { readonly way: 'original' }
-
-export interface Trial {
-  readonly from: TrialWay
-  readonly colors: readonly Candidate[]
-  /** For each slot in the palette's order, the index of its colour; −1 leaves the slot as it is. */
-  readonly given: readonly number[]
-  /** Whether colours that no slot takes become new slots. */
-  readonly addRest: boolean
-  /** Whether slots take the names of their colours. */
-  readonly takeNames: boolean
-}
-
-/** What stands in the middle of the view: the page, drawn things, or palettes side by side. */
-export type Middle = 'page' | 'things' | 'side'
-
-/** A block of the theme sheet: some roles in some themes; the first of each is where it began. */
-export interface SheetCells {
-  readonly roles: readonly RoleId[]
-  readonly themes: readonly ThemeId[]
-}
-
-/** `waiting`: changes are kept here and are sent again by themselves. */
-export type SaveState = 'saved' | 'saving' | 'waiting'
-
-/** An edit that could not be kept when the site had changed under it. */
-export interface LostEdit {
-  readonly told: string
-  readonly problem: EditProblem
-}
-
-export type DeviceWidth = 'desktop' | 'tablet' | 'phone'
-
-export interface EditorState {
-  readonly siteId: string
-  readonly docs: SiteDocs
-  readonly pages: readonly PageEntry[]
-  readonly assets: Assets
-  readonly revision: number
-  readonly canUndo: boolean
-  readonly canRedo: boolean
-  readonly pending: readonly PendingEdit[]
-  readonly saveState: SaveState
-  readonly lost: readonly LostEdit[]
-  readonly pageId: PageId
-  readonly selection?: Selection
-  /** The slot whose uses are outlined on the stage. */
-  readonly shownSlot?: SlotId
-  /** The slot whose editor is open in the tray. */
-  readonly openSlot?: SlotId
-  /** Where a slot that is dragged over the stage would land. */
-  readonly dropTarget?: Selection
-  /** The cells that are chosen on the theme sheet. */
-  readonly sheetCells?: SheetCells
-  /** A candidate palette that is shown on the stage and not yet applied. */
-  readonly trial?: Trial
-  readonly middle: Middle
-  /** Where the page before is parted from the page after, 0…1 of its width; absent when only one is shown. */
-  readonly divider?: number
-  /** Whether the dark edition is shown and decided, rather than the light one. */
-  readonly afterDark: boolean
-  readonly width: DeviceWidth
-  /** Counts every change of the stored state, so that views of it know when to ask anew. */
-  readonly generation: number
-}
-
-export interface Editor {
-  readonly store: StoreApi<EditorState>
-  readonly client: SiteClient
-  /** Carries an edit out at once; it is stored in the background. Returns what is wrong, if anything. */
-  readonly dispatch: (edit: Edit) => EditProblem | undefined
-  readonly openPage: (page: PageId) => Promise<void>
-  /** Loads pages that edits will touch and that are not at hand. */
-  readonly needPages: (pages: readonly PageId[]) => Promise<boolean>
-  readonly step: (kind: 'undo' | 'redo') => Promise<Problem | undefined>
-  /** Runs something on the server that needs every pending edit stored first, then loads what it left. */
-  readonly onServer: <T>(work: (base: number) => Promise<Result<T>>) => Promise<Result<T>>
-  /** Asks whether another window has changed the site, and follows. */
-  readonly catchUp: () => Promise<void>
-  readonly dismissLost: () => void
-  /** Sends what a reload of the window left unsent. */
-  readonly resume: () => void
-}
+import { createClashWatch, type Clash, type ClashWatch } from './clashes'
+import { siteClient, type PendingEdit } from './client'
+import type { Editor, EditorState, LostEdit } from './state'
 
 const RETRY = [1000, 2000, 4000, 8000]
 
@@ -147,19 +14,21 @@ function summaryOf(entry: PageEntry, page: Page | undefined): PageEntry {
   return page ? { ...entry, summary: summarize(page.body) } : entry
 }
 
-/** Applies edits one by one; those that no longer fit are told. */
-function replay(docs: SiteDocs, pending: readonly PendingEdit[]) {
+/** Applies edits one by one; those that no longer fit, or lie over what somebody else did, are told. */
+function replay(docs: SiteDocs, pending: readonly PendingEdit[], watch: ClashWatch) {
   const kept: PendingEdit[] = []
   const lost: LostEdit[] = []
+  const clashes: Clash[] = []
   let current = docs
   for (const each of pending) {
     const result = applyEdit(current, each.edit)
     if (result.ok) {
+      clashes.push(...watch.replayed(each.clientId, current))
       current = result.docs
       kept.push(each)
     } else lost.push({ told: describeEdit(each.edit, current), problem: result.problem })
   }
-  return { docs: current, kept, lost }
+  return { docs: current, kept, lost, clashes }
 }
 
 export function createEditor(site: LoadedSite, firstPage: Page): Editor {
@@ -176,6 +45,7 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     pending: [],
     saveState: 'saved',
     lost: [],
+    clashes: [],
     pageId: firstPage.id,
     width: 'desktop',
     middle: 'page',
@@ -183,16 +53,19 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     generation: 0,
   }))
   const { getState, setState } = store
+  const watch = createClashWatch()
   let flushing: Promise<void> | undefined
   let failures = 0
   let retry: ReturnType<typeof setTimeout> | undefined
 
   function setDocs(docs: SiteDocs): void {
-    const pages = getState().pages.map((entry) =>
-      docs.pages[entry.id] === getState().docs.pages[entry.id]
-        ? entry
-        : summaryOf(entry, docs.pages[entry.id]),
-    )
+    const before = getState()
+    const isSame = ({ id }: PageEntry) => docs.pages[id] === before.docs.pages[id]
+    const pages = before.pages.every(isSame)
+      ? before.pages
+      : before.pages.map((entry) =>
+          isSame(entry) ? entry : summaryOf(entry, docs.pages[entry.id]),
+        )
     setState({ docs, pages })
   }
 
@@ -212,20 +85,31 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
 
   /** Loads the newest state and applies what is pending on top of it. */
   async function reload(drop: readonly string[] = []): Promise<boolean> {
-    const { pageId } = getState()
+    const { pageId, pending, docs: before } = getState()
     const fresh = await client.loadSite()
     if (!fresh.ok) return false
-    const loaded = await client.loadPage(pageId)
-    if (!loaded.ok) return false
-    if (loaded.value.revision !== fresh.value.revision) return reload(drop)
     const { frame, pages, assets, revision, canUndo, canRedo } = fresh.value
-    const base: SiteDocs = { frame, pages: { [pageId]: loaded.value.page } }
-    const wanted = getState().pending.filter(({ clientId }) => !drop.includes(clientId))
-    const { docs, kept, lost } = replay(base, wanted)
+    // What is not stored yet may reach into any page that is at hand.
+    const needed = pages.filter(({ id }) => id === pageId || (pending.length && before.pages[id]))
+    const loaded = await Promise.all(needed.map(({ id }) => client.loadPage(id)))
+    const found = loaded.flatMap((each) => (each.ok ? [each.value] : []))
+    if (found.length < loaded.length) return false
+    if (found.some((each) => each.revision !== revision)) return reload(drop)
+    const base: SiteDocs = {
+      frame,
+      pages: Object.fromEntries(found.map(({ page }) => [page.id, page])),
+    }
+    const unsent = getState().pending
+    const wanted = unsent.filter(({ clientId }) => !drop.includes(clientId))
+    const { docs, kept, lost, clashes } = replay(base, wanted, watch)
+    const idsOf = (edits: readonly PendingEdit[]) => edits.map(({ clientId }) => clientId)
+    watch.drop(idsOf(unsent.filter((each) => !kept.includes(each))))
+    const all = [...clashes, ...watch.changedSince(docs, idsOf(kept))]
     setState({ pages, assets, revision, canUndo, canRedo, generation: getState().generation + 1 })
     setDocs(docs)
     setPending(kept)
     if (lost.length) setState({ lost: [...getState().lost, ...lost] })
+    if (all.length) setState({ clashes: [...getState().clashes, ...all] })
     return true
   }
 
@@ -286,9 +170,11 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     const result = applyEdit(docs, edit)
     if (!result.ok) return result.problem
     if (result.patches.length === 0) return undefined
+    const clientId = crypto.randomUUID()
+    watch.remember(clientId, describeEdit(edit, result.docs), docs, result.patches)
     setDocs(result.docs)
     setState({ canUndo: true, canRedo: false })
-    setPending([...pending, { clientId: crypto.randomUUID(), edit }])
+    setPending([...pending, { clientId, edit }])
     void flush()
     return undefined
   }
@@ -305,6 +191,7 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     await flush()
     if (getState().pending.length) return { ok: false, problem: { code: 'database-away' } }
     const result = await work(getState().revision)
+    watch.forget()
     if (result.ok || result.problem.code === 'stale') await reload()
     return result
   }
@@ -353,7 +240,8 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     const text = sessionStorage.getItem(keptUnder)
     if (!text) return
     try {
-      const { docs, kept, lost } = replay(getState().docs, JSON.parse(text) as PendingEdit[])
+      const unsent = JSON.parse(text) as PendingEdit[]
+      const { docs, kept, lost } = replay(getState().docs, unsent, watch)
       setDocs(docs)
       setState({ lost })
       setPending(kept)
@@ -372,6 +260,6 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     step,
     onServer,
     catchUp,
-    dismissLost: () => setState({ lost: [] }),
+    dismissLost: () => setState({ lost: [], clashes: [] }),
   }
 }

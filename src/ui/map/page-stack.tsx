@@ -1,24 +1,25 @@
 import type { PageEntry } from '@/core/payloads'
-import { isColor, type Frame } from '@/core/site'
-import { decisionHex, themeLook } from '../editor/look'
+import type { Frame } from '@/core/site'
+import { bandsOnPage } from './bands'
 
 interface PageStackProps {
+  readonly siteId: string
   readonly frame: Frame
   readonly page: PageEntry
-  /** Class of one band: its height. */
+  /** Class of one band: its height; header and footer are half of it. */
   readonly band: string
+  readonly shared?: string
 }
 
-/** A page as a stack of its sections' grounds. */
-export function PageStack({ frame, page, band }: PageStackProps) {
-  return page.summary.bands.map(({ id, theme, fill }) => (
-    <span
-      key={id}
-      className={`block ${band}`}
-      style={{
-        background:
-          fill && isColor(fill) ? decisionHex(frame.palette, fill) : themeLook(frame, theme).ground,
-      }}
-    />
-  ))
+/** A page as a stack of its sections' grounds; header and footer too where they have a height. */
+export function PageStack({ siteId, frame, page, band, shared }: PageStackProps) {
+  return bandsOnPage(siteId, frame, page)
+    .filter(({ doc }) => doc !== 'frame' || shared)
+    .map(({ doc, section, background }) => (
+      <span
+        key={`${doc}/${section}`}
+        className={`block ${doc === 'frame' ? shared : band}`}
+        style={{ background }}
+      />
+    ))
 }

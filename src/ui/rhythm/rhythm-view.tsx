@@ -1,14 +1,15 @@
 'use client'
 
-import { useState, type MouseEvent } from 'react'
+import { useState } from 'react'
 import { toast } from 'sonner'
-import { proposeRhythm } from '@/core/generate'
+import { proposeRhythms } from '@/core/generate'
 import type { PageEntry } from '@/core/payloads'
-import type { Frame, PageId, ThemeId } from '@/core/site'
-import { sectionKey, themeLook, useEditor, useEditorState, type SectionRef } from '../editor'
+import type { Frame, PageId, SectionId, ThemeId } from '@/core/site'
+import { sectionKey, useEditor, useEditorState, useShownDocs, type SectionRef } from '../editor'
 import { Button } from '../kit'
+import { bandsOnPage, withThemes, type Band } from '../map'
 import { counted, editProblemWords } from '../words'
-import { bandsOf, sharedBands, type Band } from './bands'
+import { Miniatures } from './miniatures'
 import { ThemeChoices } from './theme-choices'
 
 type Given = SectionRef & { readonly theme: ThemeId }
@@ -16,169 +17,103 @@ type Given = SectionRef & { readonly theme: ThemeId }
 /** All pages as stacks of their sections in their real colours: the rhythm of the whole site. */
 export function RhythmView() {
   const editor = useEditor()
-  const frame = useEditorState((state) => state.docs.frame)
+  const { frame } = useShownDocs()
+  const siteId = useEditorState((state) => state.siteId)
   const pages = useEditorState((state) => state.pages)
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set())
+  const [pageOfChoice, setPageOfChoice] = useState<string>()
   const [proposed, setProposed] = useState<ReadonlyMap<string, ThemeId>>()
-  const bands = [
-    ...sharedBands(frame, 'header'),
-    ...pages.flatMap((page) => bandsOf(frame, page)),
-    ...sharedBands(frame, 'footer'),
-  ]
-  const picked = bands.filter((band) => chosen.has(sectionKey(band)))
+  const drawn = pages.map((page) => ({ page, bands: bandsOnPage(siteId, frame, page) }))
+  // Header and footer stand on every page and are one section each.
+  const sections = new Map(
+    drawn.flatMap(({ bands }) => bands.map((band) => [sectionKey(band), band] as const)),
+  )
+  const picked = [...chosen].flatMap((key) => sections.get(key) ?? [])
+  const pageOfPicked = pages.find(({ id }) => id === pageOfChoice)
 
-  const pick = (band: Band) => (event: MouseEvent) => {
+  const choose = (band: Band, page: string, more: boolean) => {
     const key = sectionKey(band)
-    const many = event.shiftKey || event.ctrlKey || event.metaKey
-    const next = new Set(many ? chosen : [])
-    if (many && chosen.has(key)) next.delete(key)
+    const next = new Set(more ? chosen : [])
+    if (more && chosen.has(key)) next.delete(key)
     else next.add(key)
     setChosen(next)
+    setPageOfChoice(page)
   }
-  const give = async (sections: readonly Given[], told: string) => {
-    const docs = [...new Set(sections.map(({ doc }) => doc))]
+  const give = async (given: readonly Given[], told: string) => {
+    const docs = [...new Set(given.map(({ doc }) => doc))]
     const needed = docs.filter((doc): doc is PageId => doc !== 'frame')
     if (!(await editor.needPages(needed))) {
       toast.error('Not all pages could be loaded, so nothing was changed. Try again.')
       return
     }
-    const problem = editor.dispatch({ type: 'setSectionThemes', told, sections: [...sections] })
+    const problem = editor.dispatch({ type: 'setSectionThemes', told, sections: [...given] })
     if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
     else setProposed(undefined)
   }
-  const propose = (wanted: readonly PageEntry[]) =>
+  const propose = (wanted: readonly PageEntry[]) => {
+    const sectionsOf = ({ summary }: PageEntry) => summary.bands
+    const others = pages.filter((page) => !wanted.includes(page)).map(sectionsOf)
+    const rhythms = proposeRhythms(frame, wanted.map(sectionsOf), others)
     setProposed(
       new Map(
-        wanted.flatMap((page) => {
-          const rhythm = proposeRhythm(frame, page.summary.bands.length)
-          return bandsOf(frame, page).map((band, i) => [sectionKey(band), rhythm[i]!] as const)
-        }),
+        wanted.flatMap(({ id: doc, summary }, page) =>
+          summary.bands.map(({ id }, i) => {
+            const key = sectionKey({ doc, section: id as SectionId })
+            return [key, rhythms[page]![i]!] as const
+          }),
+        ),
       ),
     )
-  const applyProposed = () =>
+  }
+  const giveProposed = () =>
     give(
-      bands.flatMap((band) => {
-        const theme = proposed?.get(sectionKey(band))
-        return theme ? [{ doc: band.doc, section: band.section, theme }] : []
+      [...(proposed ?? [])].flatMap(([key, theme]) => {
+        const band = sections.get(key)
+        return band ? [{ doc: band.doc, section: band.section, theme }] : []
       }),
       `Rhythm given to ${counted(proposed?.size ?? 0, 'section')}`,
     )
-  const looks = new Map(frame.themes.order.map((id) => [id, lookOf(frame, id)] as const))
-  const sameName = picked.length === 1 ? bands.filter(({ name }) => name === picked[0]!.name) : []
+  const miniatures = drawn.map(({ page: { id, title }, bands }) => ({
+    id,
+    title,
+    bands: withThemes(bands, frame, (band) => proposed?.get(sectionKey(band))),
+  }))
 
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_300px]">
       <div className="min-h-0 overflow-auto bg-well p-5">
-        <ul className="flex flex-wrap gap-4">
-          {pages.map((page) => (
-            <li key={page.id} className="w-40">
-              <div className="mb-1.5 flex items-center justify-between gap-2">
-                <h2 className="truncate font-bold">{page.title}</h2>
-                <button
-                  type="button"
-                  className="rounded text-xs text-ink underline"
-                  onClick={() => propose([page])}
-                >
-                  propose
-                </button>
-              </div>
-              <div className="overflow-hidden rounded-md shadow-sm">
-                {[
-                  ...sharedBands(frame, 'header'),
-                  ...bandsOf(frame, page),
-                  ...sharedBands(frame, 'footer'),
-                ].map((band) => {
-                  const key = sectionKey(band)
-                  const theme = proposed?.get(key)
-                  const look = theme ? looks.get(theme)! : band
-                  return (
-                    <button
-                      key={key}
-                      type="button"
-                      aria-pressed={chosen.has(key)}
-                      onClick={pick(band)}
-                      className={`relative flex w-full items-center justify-between gap-2 px-2.5 text-left aria-pressed:z-10 aria-pressed:shadow-[inset_0_0_0_2px_#000,inset_0_0_0_4px_#fff] ${band.doc === 'frame' ? 'h-8' : 'h-14'}`}
-                      style={{ background: look.ground, color: look.text }}
-                    >
-                      <span className="min-w-0">
-                        <span className="block truncate font-semibold">{band.name}</span>
-                        {band.doc !== 'frame' && (
-                          <span className="block truncate text-[11px]">
-                            {theme ? `→ ${look.themeName}` : band.themeName}
-                          </span>
-                        )}
-                      </span>
-                      <span
-                        aria-hidden
-                        className="h-2.5 w-6 shrink-0 rounded-[2px]"
-                        style={{ background: look.chip }}
-                      />
-                    </button>
-                  )
-                })}
-              </div>
-            </li>
-          ))}
-        </ul>
+        <Miniatures
+          pages={miniatures}
+          chosen={chosen}
+          proposed={new Set(proposed?.keys())}
+          onChoose={choose}
+        />
       </div>
       <aside
         aria-label="Themes of sections"
         className="grid min-h-0 content-start gap-3 overflow-y-auto border-l border-edge p-4"
       >
         {proposed ? (
-          <>
-            <h2 className="text-[15px] font-bold">
-              A rhythm for {counted(proposed.size, 'section')}
-            </h2>
-            <p className="text-soft">
-              Pale grounds in turn, every fourth section dark, a vivid one once, near the end. Shown
-              on the pages, not yet given.
-            </p>
-            <div className="flex gap-2">
-              <Button look="strong" className="flex-1" onClick={() => void applyProposed()}>
-                Give it
-              </Button>
-              <Button onClick={() => setProposed(undefined)}>Let go</Button>
-            </div>
-          </>
+          <Proposal
+            count={proposed.size}
+            onGive={() => void giveProposed()}
+            onLeave={() => setProposed(undefined)}
+          />
         ) : (
           <>
-            <h2 className="text-[15px] font-bold">
-              {picked.length === 0
-                ? 'Rhythm of the site'
-                : picked.length === 1
-                  ? picked[0]!.name
-                  : counted(picked.length, 'section')}
-            </h2>
-            {picked.length === 0 ? (
-              <p className="text-soft">
-                Click a section to give it a theme; with Ctrl or Shift, several. Header and footer
-                stand on every page.
-              </p>
-            ) : (
-              <ThemeChoices
-                label="Theme of the chosen sections"
-                value={
-                  picked.every(({ theme }) => theme === picked[0]!.theme)
-                    ? picked[0]!.theme
-                    : undefined
-                }
-                onChoose={(theme) =>
-                  void give(
-                    picked.map(({ doc, section }) => ({ doc, section, theme })),
-                    tell(frame, picked, theme),
-                  )
-                }
-              />
-            )}
-            {sameName.length > 1 && (
-              <Button onClick={() => setChosen(new Set(sameName.map((band) => sectionKey(band))))}>
-                Choose all {sameName.length} called “{picked[0]!.name}”
+            <Chosen
+              frame={frame}
+              sections={[...sections.values()]}
+              picked={picked}
+              onGive={(given, told) => void give(given, told)}
+              onChoose={setChosen}
+            />
+            {pageOfPicked && picked.length > 0 && (
+              <Button className="mt-2" onClick={() => propose([pageOfPicked])}>
+                Propose a rhythm for {pageOfPicked.title}
               </Button>
             )}
-            <Button className="mt-2" onClick={() => propose(pages)}>
-              Propose a rhythm for all pages
-            </Button>
+            <Button onClick={() => propose(pages)}>Propose a rhythm for all pages</Button>
           </>
         )}
       </aside>
@@ -186,13 +121,73 @@ export function RhythmView() {
   )
 }
 
-function lookOf(frame: Frame, id: ThemeId) {
-  const { ground, text, chip, name } = themeLook(frame, id)
-  return { ground, text, chip, themeName: name }
+interface ProposalProps {
+  readonly count: number
+  readonly onGive: () => void
+  readonly onLeave: () => void
 }
 
-function tell(frame: Frame, picked: readonly Band[], theme: ThemeId): string {
-  const name = frame.themes.byId[theme]?.name ?? theme
-  const what = picked.length === 1 ? picked[0]!.name : counted(picked.length, 'section')
-  return `${what}: theme ${name}`
+function Proposal({ count, onGive, onLeave }: ProposalProps) {
+  return (
+    <>
+      <h2 className="text-[15px] font-bold">A rhythm for {counted(count, 'section')}</h2>
+      <p className="text-soft">
+        Pale grounds in turn, every fourth section dark, a vivid one once, near the end; sections of
+        one name alike on all pages. Shown on the pages, not yet given.
+      </p>
+      <div className="flex gap-2">
+        <Button look="strong" className="flex-1" onClick={onGive}>
+          Give it
+        </Button>
+        <Button onClick={onLeave}>Let go</Button>
+      </div>
+    </>
+  )
+}
+
+interface ChosenProps {
+  readonly frame: Frame
+  readonly sections: readonly Band[]
+  readonly picked: readonly Band[]
+  readonly onGive: (given: readonly Given[], told: string) => void
+  readonly onChoose: (keys: ReadonlySet<string>) => void
+}
+
+/** The themes for the sections that are chosen, and the way to choose all of a kind. */
+function Chosen({ frame, sections, picked, onGive, onChoose }: ChosenProps) {
+  const [first] = picked
+  if (!first) {
+    return (
+      <>
+        <h2 className="text-[15px] font-bold">Rhythm of the site</h2>
+        <p className="text-soft">
+          Click a section to give it a theme; with Ctrl or Shift, several. Arrow keys walk, Shift
+          chooses on the way. Header and footer stand on every page.
+        </p>
+      </>
+    )
+  }
+  const what = picked.length === 1 ? first.name : counted(picked.length, 'section')
+  const sameName = picked.length === 1 ? sections.filter(({ name }) => name === first.name) : []
+  const isOne = picked.every(({ theme, blends }) => theme === first.theme && !blends)
+  return (
+    <>
+      <h2 className="text-[15px] font-bold">{what}</h2>
+      <ThemeChoices
+        label="Theme of the chosen sections"
+        value={isOne ? first.theme : undefined}
+        onChoose={(theme) =>
+          onGive(
+            picked.map(({ doc, section }) => ({ doc, section, theme })),
+            `${what}: theme ${frame.themes.byId[theme]?.name ?? theme}`,
+          )
+        }
+      />
+      {sameName.length > 1 && (
+        <Button onClick={() => onChoose(new Set(sameName.map((band) => sectionKey(band))))}>
+          Choose all {sameName.length} called “{first.name}”
+        </Button>
+      )}
+    </>
+  )
 }

@@ -1,5 +1,6 @@
 'use client'
 
+import { ToggleGroup } from 'radix-ui'
 import { themesInOrder, type ThemeId } from '@/core/site'
 import { themeLook, useEditorState } from '../editor'
 
@@ -12,28 +13,28 @@ interface ThemeChoicesProps {
   readonly onPoint?: (theme: ThemeId | undefined) => void
 }
 
-/** The themes, each drawn as it looks. */
+/** The themes, each drawn as it looks: one stop for the tab key, arrow keys point, space or enter chooses. */
 export function ThemeChoices({ label, value, onChoose, onPoint }: ThemeChoicesProps) {
   const frame = useEditorState((state) => state.docs.frame)
   return (
-    <div
+    <ToggleGroup.Root
+      type="single"
       role="radiogroup"
       aria-label={label}
+      value={value ?? ''}
+      onValueChange={(theme) => theme && onChoose(theme as ThemeId)}
       className="grid grid-cols-2 gap-1.5"
       onPointerLeave={() => onPoint?.(undefined)}
     >
       {themesInOrder(frame.themes).map(({ id }) => {
         const look = themeLook(frame, id)
         return (
-          <button
+          <ToggleGroup.Item
             key={id}
-            type="button"
-            role="radio"
-            aria-checked={value === id}
+            value={id}
             onPointerEnter={() => onPoint?.(id)}
             onFocus={() => onPoint?.(id)}
             onBlur={() => onPoint?.(undefined)}
-            onClick={() => onChoose(id)}
             className="flex h-9 min-w-0 items-center justify-between gap-1 rounded-md border border-edge-strong/60 px-2.5 font-semibold aria-checked:outline-2 aria-checked:outline-offset-1 aria-checked:outline-ink"
             style={{ background: look.ground, color: look.text }}
           >
@@ -43,9 +44,9 @@ export function ThemeChoices({ label, value, onChoose, onPoint }: ThemeChoicesPr
               className="h-2.5 w-5 shrink-0 rounded-[2px]"
               style={{ background: look.chip }}
             />
-          </button>
+          </ToggleGroup.Item>
         )
       })}
-    </div>
+    </ToggleGroup.Root>
   )
 }

@@ -29,7 +29,7 @@ export function Shelf({ sites }: { readonly sites: readonly SiteEntry[] }) {
                     key={page.id}
                     className="block max-w-16 flex-1 overflow-hidden rounded-t-sm shadow-sm"
                   >
-                    <PageStack frame={frame} page={page} band="h-6" />
+                    <PageStack siteId={id} frame={frame} page={page} band="h-6" />
                   </span>
                 ))}
               </span>

@@ -1,7 +1,7 @@
 'use client'
 
 import { useCallback, useState, type ReactNode } from 'react'
-import { useEditor, useEditorState } from '../editor'
+import { useEditor, useEditorState, type Clash } from '../editor'
 import { Button, Dialog } from '../kit'
 import { editProblemWords } from '../words'
 import { shortcuts, useShortcuts } from './keys'
@@ -16,7 +16,7 @@ export function EditorShell({ children }: { readonly children: ReactNode }) {
   return (
     <div className="flex h-dvh min-w-[1024px] flex-col">
       <TopBar onHelp={openHelp} />
-      <LostEdits />
+      <ChangedElsewhere />
       <main className="min-h-0 flex-1">{children}</main>
       <Dialog open={help} onOpenChange={setHelp} title="Keys">
         <dl className="grid grid-cols-[9rem_1fr] gap-y-2">
@@ -36,26 +36,53 @@ export function EditorShell({ children }: { readonly children: ReactNode }) {
   )
 }
 
-/** Edits whose target was gone when the site had changed in another window. */
-function LostEdits() {
+/** What became of changes of ours when somebody else changed the site at the same time. */
+function ChangedElsewhere() {
   const editor = useEditor()
   const lost = useEditorState((state) => state.lost)
-  if (lost.length === 0) return null
+  const clashes = useEditorState((state) => state.clashes)
+  const of = (whose: Clash['stands']) => clashes.filter(({ stands }) => stands === whose)
+  const [ours, theirs] = [of('ours'), of('theirs')]
+  if (lost.length + clashes.length === 0) return null
   return (
     <div role="alert" className="flex items-start gap-4 border-b border-ink bg-raised px-4 py-2">
-      <div className="flex-1">
-        <p className="font-semibold">
-          The site was changed in another window. These changes of yours could not be kept:
-        </p>
-        <ul className="list-disc pl-5">
-          {lost.map(({ told, problem }, i) => (
-            <li key={i}>
-              {told}: {editProblemWords[problem]}
-            </li>
-          ))}
-        </ul>
+      <div className="grid flex-1 gap-1">
+        {lost.length > 0 && (
+          <TellList title="The site was changed in another window. These changes of yours could not be kept:">
+            {lost.map(({ told, problem }) => `${told}: ${editProblemWords[problem]}`)}
+          </TellList>
+        )}
+        {ours.length > 0 && (
+          <TellList title="Somebody else changed the same while you did. Yours stands; undo brings theirs back:">
+            {ours.map(({ told }) => told)}
+          </TellList>
+        )}
+        {theirs.length > 0 && (
+          <TellList title="Somebody else has changed these since you did. Theirs stands; the history holds both:">
+            {theirs.map(({ told }) => told)}
+          </TellList>
+        )}
       </div>
       <Button onClick={editor.dismissLost}>Understood</Button>
+    </div>
+  )
+}
+
+function TellList({
+  title,
+  children,
+}: {
+  readonly title: string
+  readonly children: readonly string[]
+}) {
+  return (
+    <div>
+      <p className="font-semibold">{title}</p>
+      <ul className="list-disc pl-5">
+        {children.map((line, i) => (
+          <li key={i}>{line}</li>
+        ))}
+      </ul>
     </div>
   )
 }

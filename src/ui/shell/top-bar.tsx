@@ -14,9 +14,8 @@ import {
 } from 'lucide-react'
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
-import { DropdownMenu } from 'radix-ui'
 import { stepAndTell, useEditor, useEditorState, type DeviceWidth } from '../editor'
-import { IconButton } from '../kit'
+import { IconButton, Menu, MenuChoice } from '../kit'
 import { PublishButton } from '../publish'
 import { switchChrome } from './chrome'
 
@@ -156,37 +155,25 @@ function PageMenu() {
   const pageId = useEditorState((state) => state.pageId)
   const title = pages.find(({ id }) => id === pageId)?.title
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="flex h-8 items-center gap-1 rounded-md px-2 text-soft hover:bg-hover">
-        <span className="sr-only">Page: </span>
-        {title}
-        <ChevronDown size={14} />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          sideOffset={4}
-          align="start"
-          className="z-40 min-w-44 rounded-lg border border-edge bg-raised p-1 shadow-xl"
+    <Menu
+      sideOffset={4}
+      align="start"
+      trigger={
+        <button
+          type="button"
+          className="flex h-8 items-center gap-1 rounded-md px-2 text-soft hover:bg-hover"
         >
-          <DropdownMenu.RadioGroup
-            value={pageId}
-            onValueChange={(id) => {
-              const page = pages.find((each) => each.id === id)
-              if (page) void editor.openPage(page.id)
-            }}
-          >
-            {pages.map((page) => (
-              <DropdownMenu.RadioItem
-                key={page.id}
-                value={page.id}
-                className="rounded px-2.5 py-1.5 outline-none data-highlighted:bg-hover data-[state=checked]:font-bold"
-              >
-                {page.title}
-              </DropdownMenu.RadioItem>
-            ))}
-          </DropdownMenu.RadioGroup>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+          <span className="sr-only">Page: </span>
+          {title}
+          <ChevronDown size={14} />
+        </button>
+      }
+    >
+      <MenuChoice
+        value={pageId}
+        options={pages.map((page) => [page.id, page.title])}
+        onChoose={(id) => void editor.openPage(id)}
+      />
+    </Menu>
   )
 }

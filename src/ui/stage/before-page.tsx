@@ -1,8 +1,9 @@
 'use client'
 
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { useEffect, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { useEditor, useEditorState } from '../editor'
 import { createStageWriter, type StageWriter } from './stage-document'
+import { StageFrame } from './stage-frame'
 
 interface BeforePageProps {
   readonly width: number
@@ -19,18 +20,11 @@ export function BeforePage({ width, height, scale, divider }: BeforePageProps) {
   const pageId = useEditorState((state) => state.pageId)
   const assets = useEditorState((state) => state.assets)
   const siteId = useEditorState((state) => state.siteId)
-  const iframe = useRef<HTMLIFrameElement>(null)
   const [writer, setWriter] = useState<StageWriter>()
 
   useEffect(() => {
     writer?.write(siteId, docs, pageId, assets)
   }, [writer, siteId, docs, pageId, assets])
-  useEffect(() => {
-    const loaded = iframe.current?.contentDocument
-    if (loaded?.readyState === 'complete' && loaded.title === 'Stage')
-      setWriter(createStageWriter(loaded))
-  }, [])
-
   const set = (next: number) => editor.store.setState({ divider: Math.min(1, Math.max(0, next)) })
   const drag = (event: PointerEvent<HTMLDivElement>) => {
     if (!(event.buttons & 1)) return
@@ -46,17 +40,10 @@ export function BeforePage({ width, height, scale, divider }: BeforePageProps) {
   const percent = Math.round(divider * 100)
   return (
     <>
-      <iframe
-        ref={iframe}
-        src="/stage"
+      <StageFrame
         title="The page before"
-        sandbox="allow-same-origin"
-        tabIndex={-1}
-        onLoad={(event) => {
-          const loaded = event.currentTarget.contentDocument
-          if (loaded?.title === 'Stage') setWriter(createStageWriter(loaded))
-        }}
-        className="pointer-events-none absolute top-0 left-0 block origin-top-left border-0 bg-white"
+        onOpen={(stage) => setWriter(createStageWriter(stage))}
+        className="absolute top-0 left-0 origin-top-left bg-white"
         style={{
           width,
           height,

@@ -10,3 +10,4 @@ export {
   unpointed,
   type StageWriter,
 } from './stage-document'
+export { StageFrame } from './stage-frame'

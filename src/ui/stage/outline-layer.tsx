@@ -9,7 +9,8 @@ import { stageStore } from './stage-access'
 
 interface OutlinesProps {
   readonly scale: number
-  readonly hover?: { readonly box: Box; readonly label: string }
+  /** What is pointed at; it is measured anew when the page is drawn anew. */
+  readonly hover?: { readonly target: Element; readonly label: string }
 }
 
 /** What is pointed at, what is chosen, where a slot would land, and all that a slot colours. */
@@ -30,11 +31,12 @@ export function Outlines({ scale, hover }: OutlinesProps) {
     return {
       // The count tells when the boxes have to be measured anew.
       drawing,
+      pointed: hover?.target.isConnected ? boxOf(hover.target) : undefined,
       selected: box(selection),
       drop: box(dropTarget),
       slot: stage && shownSlot ? boxesOfSlot(stage.document, docs, pageId, shownSlot) : [],
     }
-  }, [stage, drawing, selection, dropTarget, shownSlot, docs, pageId])
+  }, [stage, drawing, hover, selection, dropTarget, shownSlot, docs, pageId])
 
   const place = ({ x, y, width, height }: Box) => ({
     left: x * scale,
@@ -49,7 +51,9 @@ export function Outlines({ scale, hover }: OutlinesProps) {
         <Outline key={i} box={place(box)} look="slot" />
       ))}
       {marks.selected && <Outline box={place(marks.selected)} look="selected" />}
-      {hover && !dropTarget && <Outline box={place(hover.box)} look="hover" label={hover.label} />}
+      {marks.pointed && !dropTarget && (
+        <Outline box={place(marks.pointed)} look="hover" label={hover?.label} />
+      )}
       {marks.drop && dropTarget && (
         <Outline
           box={place(marks.drop)}

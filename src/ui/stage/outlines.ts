@@ -1,5 +1,5 @@
-import { facetsOf, spotsOnPage, traceFacet } from '@/core/resolve'
-import { bodyOf, walkSection, type PageId, type SiteDocs, type SlotId } from '@/core/site'
+import { coloredIn, facetsOf, spotsOnPage, traceFacet, type ColoredThing } from '@/core/resolve'
+import { bodyOf, type PageId, type SiteDocs, type SlotId } from '@/core/site'
 import { kindOf } from '@/core/elements'
 import type { Selection } from '../editor'
 import { selectedNode } from './hit-test'
@@ -21,20 +21,15 @@ export function boxesOfSlot(stage: Document, docs: SiteDocs, pageId: PageId, slo
   const boxes: Box[] = []
   for (const spot of spotsOnPage(docs, pageId)) {
     const { doc, section } = spot
-    const uses = (element?: Parameters<typeof traceFacet>[1]) =>
-      facetsOf(element).some((facet) =>
-        (['rest', 'hover'] as const).some(
-          (state) => traceFacet(spot, element, facet, state).slot === slot,
-        ),
+    const isUsed = ({ element, facet }: ColoredThing) =>
+      (['rest', 'hover'] as const).some(
+        (state) => traceFacet(spot, element, facet, state).slot === slot,
       )
-    const add = (element?: Parameters<typeof traceFacet>[1]) => {
-      if (!uses(element)) return
-      const node = selectedNode(stage, { doc, section: section.id, element: element?.id })
+    const elements = coloredIn(spot).filter(isUsed)
+    for (const id of new Set(elements.map(({ element }) => element?.id))) {
+      const node = selectedNode(stage, { doc, section: section.id, element: id })
       if (node) boxes.push(boxOf(node))
     }
-    add()
-    const body = bodyOf(docs, doc)
-    if (body) walkSection(body, section, (element) => add(element))
   }
   return boxes
 }

@@ -8,12 +8,13 @@ import {
   type Whereabouts,
 } from '@/core/render'
 import type { Assets, DocId, PageId, SiteDocs, SlotId } from '@/core/site'
+import { assetUrlOf } from '../editor/look'
 
 /** Links lead nowhere on the stage; everything else lies where the editor's server keeps it. */
 function whereabouts(siteId: string, assets: Assets): Whereabouts {
   return {
     assets,
-    assetUrl: (id) => `/files/${siteId}/${id}`,
+    assetUrl: assetUrlOf(siteId),
     fontUrl: (file) => `/fonts/${file}`,
     link: () => '#',
   }

@@ -6,9 +6,10 @@ import { useEditor, useEditorState, useShownDocs, type DeviceWidth } from '../ed
 import { BeforePage } from './before-page'
 import { hitTest } from './hit-test'
 import { Outlines } from './outline-layer'
-import { boxOf, selectionLabel, type Box } from './outlines'
+import { selectionLabel } from './outlines'
 import { closeStage, noteDrawing, openStage, stageStore } from './stage-access'
 import { markPointed } from './stage-document'
+import { StageFrame } from './stage-frame'
 import { ThemeChips } from './theme-chips'
 
 /** Widths in CSS pixels of the page; a wider page than there is room for is drawn smaller. */
@@ -49,20 +50,14 @@ export function Stage() {
   const editor = useEditor()
   const device = useEditorState((state) => state.width)
   const { frame, available } = useAvailableWidth()
-  const iframe = useRef<HTMLIFrameElement>(null)
   const height = useStore(stageStore, (state) => state.height)
-  const [hover, setHover] = useState<{ box: Box; label: string }>()
+  const [hover, setHover] = useState<{ target: Element; label: string }>()
   const divider = useEditorState((state) => (state.trial ? state.divider : undefined))
   const width = WIDTHS[device]
   const scale = Math.min(1, (available - MARGIN * 2) / width)
   useDrawing(width)
 
-  // A frame that had loaded before React listened tells nothing more; look once.
-  useEffect(() => {
-    const loaded = iframe.current?.contentDocument
-    if (loaded?.readyState === 'complete' && loaded.title === 'Stage') openStage(loaded)
-    return closeStage
-  }, [])
+  useEffect(() => closeStage, [])
 
   const hit = (event: PointerEvent<HTMLDivElement>) => {
     const { stage } = stageStore.getState()
@@ -76,7 +71,7 @@ export function Stage() {
   const point = (event: PointerEvent<HTMLDivElement>) => {
     const found = hit(event)
     const { docs } = editor.store.getState()
-    setHover(found && { box: boxOf(found.target), label: selectionLabel(docs, found.selection) })
+    setHover(found && { target: found.target, label: selectionLabel(docs, found.selection) })
   }
   const leave = () => {
     setHover(undefined)
@@ -94,17 +89,10 @@ export function Stage() {
         className="relative mx-auto my-4 bg-white shadow-[0_0_0_1px_rgb(0_0_0/0.18)]"
         style={{ width: width * scale, height: height * scale }}
       >
-        <iframe
-          ref={iframe}
-          src="/stage"
+        <StageFrame
           title="The page, live"
-          sandbox="allow-same-origin"
-          tabIndex={-1}
-          onLoad={(event) => {
-            const loaded = event.currentTarget.contentDocument
-            if (loaded?.title === 'Stage') openStage(loaded)
-          }}
-          className="pointer-events-none block origin-top-left border-0"
+          onOpen={openStage}
+          className="origin-top-left"
           style={{ width, height, transform: `scale(${scale})` }}
         />
         {divider !== undefined && (

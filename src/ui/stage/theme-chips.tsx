@@ -2,6 +2,7 @@
 
 import { useMemo, useState } from 'react'
 import { useStore } from 'zustand'
+import { liesOver } from '@/core/resolve'
 import { themesInOrder } from '@/core/site'
 import { themeLook, useEditor, useEditorState, useSpots } from '../editor'
 import { Popover } from '../kit'
@@ -20,21 +21,27 @@ export function ThemeChips({ scale }: { readonly scale: number }) {
   const drawing = useStore(stageStore, (state) => state.drawing)
   const [open, setOpen] = useState<string>()
   const chips = useMemo(() => {
-    const at = spots.map(({ doc, section, theme }) => {
+    const boxed = spots.flatMap((spot) => {
+      const { doc, section, theme } = spot
       const node = stage && selectedNode(stage.document, { doc, section: section.id })
-      return { doc, section, theme, box: node ? boxOf(node) : undefined, drawing }
+      return node ? [{ spot, doc, section, theme, box: boxOf(node), drawing }] : []
     })
-    return at.filter(({ box }) => box)
+    // A section that a header lies over has its chip where the header ends.
+    const covered = boxed.find(({ spot }) => liesOver(spot))?.box
+    return boxed.map((each) => {
+      const under = covered && each.box !== covered ? covered.y + covered.height : 0
+      return { ...each, top: Math.max(each.box.y, under) }
+    })
   }, [spots, stage, drawing])
   if (themesInOrder(frame.themes).length < 2) return null
-  return chips.map(({ doc, section, theme, box }) => {
+  return chips.map(({ doc, section, theme, top }) => {
     const key = `${doc}/${section.id}`
     const look = themeLook(frame, theme.id)
     return (
       <div
         key={key}
         className="absolute right-1.5 z-10"
-        style={{ top: box!.y * scale - 12 }}
+        style={{ top: top * scale - 12 }}
         onClick={(event) => event.stopPropagation()}
         onPointerMove={(event) => event.stopPropagation()}
       >

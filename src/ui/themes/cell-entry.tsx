@@ -1,26 +1,31 @@
 'use client'
 
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react'
+import type { Steps } from '../kit'
+import type { CellBox } from './sheet-place'
 
 interface CellEntryProps {
   /** Where the cell stands, in pixels of the sheet. */
-  readonly box: { readonly left: number; readonly top: number; readonly width: number }
+  readonly box: CellBox
   /** What was typed already when the cell was entered. */
   readonly start: string
   readonly names: readonly string[]
   /** Takes the text; returns what is wrong with it, or nothing. */
   readonly onDecide: (text: string) => string | undefined
-  readonly onLeave: (steps?: readonly [down: number, across: number]) => void
+  /** Done, or given up: the focus goes back to the sheet. */
+  readonly onLeave: (steps?: Steps) => void
+  /** The focus has gone elsewhere by itself. */
+  readonly onAway: () => void
 }
 
 /** What is typed into a cell, laid over it: a slot, a shade of one, or a colour. */
-export function CellEntry({ box, start, names, onDecide, onLeave }: CellEntryProps) {
+export function CellEntry({ box, start, names, onDecide, onLeave, onAway }: CellEntryProps) {
   const [text, setText] = useState(start)
   const [wrong, setWrong] = useState<string>()
   const input = useRef<HTMLInputElement>(null)
   const list = useId()
   useEffect(() => input.current?.focus(), [])
-  const decide = (steps: readonly [number, number]) => {
+  const decide = (steps: Steps) => {
     if (text.trim() === '') return onLeave()
     const problem = onDecide(text)
     setWrong(problem)
@@ -50,7 +55,7 @@ export function CellEntry({ box, start, names, onDecide, onLeave }: CellEntryPro
           setWrong(undefined)
         }}
         onKeyDown={onKeyDown}
-        onBlur={() => onLeave()}
+        onBlur={onAway}
         className="code h-8 w-full rounded border-2 border-strong bg-raised px-2 shadow-lg"
       />
       <datalist id={list}>

@@ -1,8 +1,8 @@
 import { writeHex, writeRatio } from '@/core/color'
 import { writeDecision } from '@/core/edit'
 import { seenRole, themeReading } from '@/core/resolve'
-import { isBound, type Palette, type Theme } from '@/core/site'
-import { roles, type RoleId } from '@/core/theme'
+import { isBound, type Palette, type Theme, type ThemeId } from '@/core/site'
+import { roleIds, roles, type RoleId } from '@/core/theme'
 
 /** All that a cell shows, as texts: a cell whose view is the same is not drawn again. */
 export interface CellView {
@@ -16,6 +16,8 @@ export interface CellView {
   readonly loose: boolean
   readonly hand: boolean
 }
+
+export type ThemeViews = Readonly<Record<RoleId, CellView>>
 
 function viewOf(palette: Palette, theme: Theme, role: RoleId): CellView {
   const reading = themeReading(palette, theme, role)
@@ -31,37 +33,44 @@ function viewOf(palette: Palette, theme: Theme, role: RoleId): CellView {
   }
 }
 
-/** The decisions that a cell's view comes from, and whether its own is by hand. */
-function sourcesOf({ roles: decided, hand }: Theme, role: RoleId): readonly unknown[] {
-  const { on } = roles[role]
-  return [
-    decided[role],
-    decided.ground,
-    decided.surface,
-    ...on.map((each) => decided[each]),
-    hand.includes(role),
-  ]
-}
+/** The roles whose decisions a cell's view comes from. */
+const sources = Object.fromEntries(
+  roleIds.map((role) => [role, [...new Set([role, 'ground', 'surface', ...roles[role].on])]]),
+) as Record<RoleId, RoleId[]>
 
 interface Made {
-  readonly sources: readonly unknown[]
-  readonly view: CellView
+  readonly theme: Theme
+  readonly views: ThemeViews
 }
 
-const views = new WeakMap<Palette, Map<string, Made>>()
+const made = new WeakMap<Palette, Map<ThemeId, Made>>()
 
 /**
- * The view of a cell. An edit leaves the decisions that it does not touch the
- * very same objects, so a view whose decisions are the same is not made anew.
+ * The views of a theme's column. An edit leaves the decisions that it does not
+ * touch the very same objects, so only the cells are made anew whose decisions,
+ * or what they stand on, are others than before.
  */
+export function themeViews(palette: Palette, theme: Theme): ThemeViews {
+  const known = made.get(palette) ?? new Map<ThemeId, Made>()
+  made.set(palette, known)
+  const before = known.get(theme.id)
+  if (before?.theme === theme) return before.views
+  const isOther = (role: RoleId) =>
+    before?.theme.roles[role] !== theme.roles[role] ||
+    before.theme.hand.includes(role) !== theme.hand.includes(role)
+  const others = new Set(roleIds.filter(isOther))
+  const views = Object.fromEntries(
+    roleIds.map((role) => [
+      role,
+      before && !sources[role].some((source) => others.has(source))
+        ? before.views[role]
+        : viewOf(palette, theme, role),
+    ]),
+  ) as Record<RoleId, CellView>
+  known.set(theme.id, { theme, views })
+  return views
+}
+
 export function cellView(palette: Palette, theme: Theme, role: RoleId): CellView {
-  const known = views.get(palette) ?? new Map<string, Made>()
-  views.set(palette, known)
-  const key = `${theme.id}/${role}`
-  const sources = sourcesOf(theme, role)
-  const made = known.get(key)
-  if (made?.sources.every((source, i) => source === sources[i])) return made.view
-  const view = viewOf(palette, theme, role)
-  known.set(key, { sources, view })
-  return view
+  return themeViews(palette, theme)[role]
 }

@@ -5,8 +5,8 @@ import { writeDecision } from '@/core/edit'
 import { disagreements } from '@/core/generate'
 import type { Frame } from '@/core/site'
 import { roleName } from '@/core/theme'
-import { useEditor } from '../editor'
-import { Button } from '../kit'
+import { decisionHex, useEditor } from '../editor'
+import { Button, Swatch } from '../kit'
 import { counted } from '../words'
 import { decideCells } from './use-sheet'
 
@@ -17,6 +17,9 @@ export function Disagreements({ frame }: { readonly frame: Frame }) {
   const { palette } = frame
   const found = disagreements(frame).filter(({ role }) => !left.includes(role))
   return found.map(({ role, usual, agree, odd }) => {
+    const inLine = odd.flatMap(({ theme, inLine: decision }) =>
+      decision ? [{ theme: theme.id, role, decision }] : [],
+    )
     const slot = 'slot' in usual ? (palette.slots[usual.slot]?.name ?? usual.slot) : ''
     return (
       <section
@@ -26,7 +29,7 @@ export function Disagreements({ frame }: { readonly frame: Frame }) {
       >
         <p>
           {roleName(role)} is {slot} or a shade of it in {counted(agree, 'theme')} and a loose{' '}
-          {odd.map((theme, i) => (
+          {odd.map(({ theme }, i) => (
             <span key={theme.id}>
               {i > 0 && ', '}
               <span className="code">{writeDecision(palette, theme.roles[role])}</span> in{' '}
@@ -35,16 +38,24 @@ export function Disagreements({ frame }: { readonly frame: Frame }) {
           ))}
           . Bring it in line?
         </p>
+        <ul aria-label="What that would set" className="code grid gap-0.5 text-xs">
+          {odd.map(({ theme, inLine }) => (
+            <li key={theme.id} className="flex items-center gap-1.5">
+              <Swatch color={decisionHex(palette, theme.roles[role])} size={12} /> →
+              {inLine && <Swatch color={decisionHex(palette, inLine)} size={12} />}
+              <span className="truncate">
+                {theme.name}:{' '}
+                {inLine ? writeDecision(palette, inLine) : `no shade of ${slot} can be read here`}
+              </span>
+            </li>
+          ))}
+        </ul>
         <div className="flex gap-2">
           <Button
             look="strong"
             className="h-7"
-            onClick={() =>
-              decideCells(
-                editor,
-                odd.map((theme) => ({ theme: theme.id, role, decision: usual })),
-              )
-            }
+            disabled={inLine.length === 0}
+            onClick={() => decideCells(editor, inLine)}
           >
             Bring it in line
           </Button>

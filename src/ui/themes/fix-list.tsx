@@ -28,7 +28,8 @@ export function FixList({ frame, theme, only }: FixListProps) {
     () =>
       (only ?? roleIds).flatMap((role) => {
         const reading = themeReading(palette, theme, role)
-        return reading && !reading.passes ? [{ role, reading }] : []
+        if (!reading || reading.passes) return []
+        return [{ role, reading, choices: readableChoices(palette, theme, role) }]
       }),
     [palette, theme, only],
   )
@@ -46,7 +47,7 @@ export function FixList({ frame, theme, only }: FixListProps) {
       className="grid grid-cols-[minmax(0,1fr)] gap-2"
     >
       {!only && (
-        <header className="grid gap-1">
+        <header className="grid grid-cols-[minmax(0,1fr)] gap-1">
           <span className="flex items-center justify-between">
             <h3 className="font-semibold">{theme.name}</h3>
             <Button className="h-7" onClick={fixAll}>
@@ -55,10 +56,10 @@ export function FixList({ frame, theme, only }: FixListProps) {
           </span>
           <ul aria-label="What fixing all would set" className="grid gap-0.5 text-xs">
             {fixes.map(({ role, before, after }) => (
-              <li key={role} className="code flex items-center gap-1.5">
+              <li key={role} className="code flex items-start gap-1.5">
                 <Swatch color={decisionHex(palette, before)} size={12} /> →
                 <Swatch color={decisionHex(palette, after)} size={12} />
-                <span className="truncate">
+                <span className="min-w-0">
                   {roleName(role)}: {writeDecision(palette, after)}
                 </span>
               </li>
@@ -66,7 +67,7 @@ export function FixList({ frame, theme, only }: FixListProps) {
           </ul>
         </header>
       )}
-      {failing.map(({ role, reading }) => (
+      {failing.map(({ role, reading, choices }) => (
         <div
           key={role}
           className="grid grid-cols-[minmax(0,1fr)] gap-1 rounded-md border border-dashed border-ink p-2"
@@ -79,7 +80,7 @@ export function FixList({ frame, theme, only }: FixListProps) {
             {roleName(reading.on).toLowerCase()}, needs{' '}
             <span className="code">{reading.needs}</span>
           </p>
-          {readableChoices(palette, theme, role).map(({ decision, color, ratio }) => {
+          {choices.map(({ decision, color, ratio }) => {
             const words = writeDecision(palette, decision)
             return (
               <button

@@ -1,7 +1,7 @@
 'use client'
 
 import { LayoutTemplate, Moon, Sparkles, Sun } from 'lucide-react'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { roleIds } from '@/core/theme'
 import { useEditor, useEditorState } from '../editor'
 import { Button, SearchField } from '../kit'
@@ -24,7 +24,7 @@ interface SheetBarProps {
 }
 
 /** What of the sheet is shown, and what is done to all of it. */
-export function SheetBar(props: SheetBarProps) {
+export const SheetBar = memo(function SheetBar(props: SheetBarProps) {
   const { shown, onShown, used, failing, search, onSearch, specimen, onSpecimen } = props
   const editor = useEditor()
   const edition = useEditorState((state) => state.docs.frame.edition)
@@ -38,7 +38,7 @@ export function SheetBar(props: SheetBarProps) {
         onChange={(event) => onShown(event.target.value as Shown)}
         className="h-8 rounded-md border border-edge-strong/60 bg-raised px-2 font-semibold"
       >
-        <option value="used">Roles this site uses, {used}</option>
+        <option value="used">Roles in use, {used}</option>
         <option value="all">All roles, {roleIds.length}</option>
         <option value="failing">Only what fails, {failing}</option>
       </select>
@@ -70,4 +70,4 @@ export function SheetBar(props: SheetBarProps) {
       <RegenerateDialog open={regenerating} onOpenChange={setRegenerating} />
     </div>
   )
-}
+})

@@ -1,30 +1,21 @@
 'use client'
 
-import { useState } from 'react'
-import { fanOf, stepShade } from '@/core/palette'
-import { explainRole, fixesFor, generatedRoles } from '@/core/generate'
+import { memo } from 'react'
+import { stepShade } from '@/core/palette'
+import { explainRole, generatedRoles } from '@/core/generate'
 import { roleMeetings } from '@/core/resolve'
 import { writeDecision } from '@/core/edit'
-import {
-  canonicalJson,
-  isBound,
-  shadeScaleOf,
-  type ColorDecision,
-  type Frame,
-  type Theme,
-} from '@/core/site'
+import { canonicalJson, isBound, type ColorDecision, type Frame, type Theme } from '@/core/site'
 import { tidyShade } from '@/core/color'
-import { roleIds, roleName, type RoleId } from '@/core/theme'
+import { roleName } from '@/core/theme'
 import { ColorChooser, readsOnOf } from '../color'
 import { decisionHex, useEditor, useEditorState, type SheetCells } from '../editor'
 import { Button, Swatch } from '../kit'
 import { counted } from '../words'
-import { cellView } from './cell-view'
 import { Disagreements } from './disagreement-list'
-import { FixList } from './fix-list'
-import { cellsOf, decideCells, type CellDecision } from './use-sheet'
-
-type Failing = ReadonlyArray<{ readonly theme: Theme; readonly role: RoleId }>
+import { FailingChosen, FailingThemes, type Failing } from './failing'
+import { StepsFrom } from './steps-from'
+import { cellsOf, decideCells, shownFrame, type CellDecision } from './use-sheet'
 
 interface SheetPanelProps {
   readonly frame: Frame
@@ -33,7 +24,7 @@ interface SheetPanelProps {
 }
 
 /** What is decided in the chosen cells, and the palette to decide anew. */
-export function SheetPanel({ frame, columns, failing }: SheetPanelProps) {
+export const SheetPanel = memo(function SheetPanel({ frame, columns, failing }: SheetPanelProps) {
   const cells = useEditorState((state) => state.sheetCells)
   const chosen = columns.filter(({ id }) => cells?.themes.includes(id))
   if (!cells || chosen.length === 0) {
@@ -48,11 +39,7 @@ export function SheetPanel({ frame, columns, failing }: SheetPanelProps) {
           </p>
         </header>
         <Disagreements frame={frame} />
-        {columns.map((theme) =>
-          failing.some((each) => each.theme.id === theme.id) ? (
-            <FixList key={theme.id} frame={frame} theme={theme} />
-          ) : null,
-        )}
+        <FailingThemes frame={frame} failing={failing} />
       </div>
     )
   }
@@ -65,7 +52,7 @@ export function SheetPanel({ frame, columns, failing }: SheetPanelProps) {
       chosen={chosen}
     />
   )
-}
+})
 
 interface ChosenCellsProps extends Pick<SheetPanelProps, 'frame' | 'columns'> {
   readonly cells: SheetCells
@@ -90,12 +77,13 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
       editor,
       all.map((cell) => ({ ...cell, decision })),
     )
-  const shift = (points: number) =>
+  const shift = (points: number) => {
+    const { byId } = shownFrame(editor).themes
     decideCells(
       editor,
       all.flatMap((cell): CellDecision[] => {
-        const decision = decisionAt(cell)
-        if (!isBound(decision)) return []
+        const decision = byId[cell.theme]?.roles[cell.role]
+        if (!decision || !isBound(decision)) return []
         const shade = tidyShade(stepShade(decision.shade, points))
         return [
           { ...cell, decision: shade ? { slot: decision.slot, shade } : { slot: decision.slot } },
@@ -105,6 +93,7 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
         told: `${counted(all.length, 'cell')} ${Math.abs(points)} ${points < 0 ? 'darker' : 'lighter'}`,
       },
     )
+  }
   const regenerate = () => {
     const made = new Map(chosen.map((theme) => [theme.id, generatedRoles(palette, theme)]))
     const back = all.flatMap((cell): CellDecision[] => {
@@ -151,7 +140,6 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
           {chosen[0]!.hand.includes(only.role) ? ', decided by hand' : ''}
         </p>
       )}
-      <FailingChosen frame={frame} chosen={chosen} cells={cells} />
       <ColorChooser
         label={all.length > 1 ? `Set all ${all.length} to` : 'Set it to'}
         value={groups.size === 1 ? [...groups.values()][0]!.decision : undefined}
@@ -178,103 +166,9 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
           </Button>
         )}
       </div>
+      {/* Below the palette, which so stays under the pointer. */}
+      <FailingChosen frame={frame} chosen={chosen} roles={cells.roles} />
       <StepsFrom frame={frame} all={all} />
-    </div>
-  )
-}
-
-/** Themes whose fixes are offered one by one; in more of them they are only counted. */
-const FEW = 3
-
-/** What cannot be read among the chosen cells, with what could take its place. */
-function FailingChosen({
-  frame,
-  chosen,
-  cells,
-}: Pick<ChosenCellsProps, 'frame' | 'chosen' | 'cells'>) {
-  const editor = useEditor()
-  const failing = chosen.filter((theme) =>
-    cells.roles.some((role) => !cellView(frame.palette, theme, role).passes),
-  )
-  if (failing.length <= FEW) {
-    return failing.map((theme) => (
-      <FixList key={theme.id} frame={frame} theme={theme} only={cells.roles} />
-    ))
-  }
-  const fix = () => {
-    const fixed = failing.flatMap((theme) =>
-      fixesFor(frame.palette, theme)
-        .filter(({ role }) => cells.roles.includes(role))
-        .map(({ role, after }) => ({ theme: theme.id, role, decision: after })),
-    )
-    decideCells(editor, fixed, { told: `${counted(fixed.length, 'cell')} made readable` })
-  }
-  return (
-    <div className="grid gap-2 rounded-md border border-dashed border-ink p-2">
-      <p className="font-semibold">× Cannot be read in {counted(failing.length, 'theme')}</p>
-      <Button className="justify-self-start" onClick={fix}>
-        Take the nearest that can, in each
-      </Button>
-    </div>
-  )
-}
-
-interface StepsFromProps {
-  readonly frame: Frame
-  readonly all: ReadonlyArray<Omit<CellDecision, 'decision'>>
-}
-
-/** “Two steps darker than the link”: each theme by its own decision for another role. */
-function StepsFrom({ frame, all }: StepsFromProps) {
-  const editor = useEditor()
-  const [role, setRole] = useState<RoleId>('link')
-  const [steps, setSteps] = useState(-2)
-  const { palette } = frame
-  const run = () =>
-    decideCells(
-      editor,
-      all.flatMap((cell): CellDecision[] => {
-        const from = frame.themes.byId[cell.theme]!.roles[role]
-        if (!isBound(from)) return []
-        const points = steps * shadeScaleOf(palette, from.slot).step
-        const shade = tidyShade(stepShade(from.shade, points))
-        return [{ ...cell, decision: shade ? { slot: from.slot, shade } : { slot: from.slot } }]
-      }),
-      {
-        told: `${counted(all.length, 'cell')}: ${counted(Math.abs(steps), 'step')} ${steps < 0 ? 'darker' : 'lighter'} than ${roleName(role).toLowerCase()}`,
-      },
-    )
-  const most = fanOf(palette, palette.order[0]!).length + 2
-  const choices = Array.from({ length: most * 2 + 1 }, (_, i) => i - most).filter(Boolean)
-  const SELECT = 'h-8 min-w-0 rounded-md border border-edge-strong/60 bg-raised px-1.5'
-  return (
-    <div className="flex items-center gap-1.5 border-t border-edge pt-3">
-      <select
-        aria-label="Steps"
-        value={steps}
-        onChange={(event) => setSteps(Number(event.target.value))}
-        className={`${SELECT} w-24`}
-      >
-        {choices.map((each) => (
-          <option key={each} value={each}>
-            {Math.abs(each)} {each < 0 ? 'darker' : 'lighter'}
-          </option>
-        ))}
-      </select>
-      <span className="text-soft">than</span>
-      <select
-        aria-label="Than which role"
-        value={role}
-        onChange={(event) => setRole(event.target.value as RoleId)}
-        className={`${SELECT} flex-1`}
-      >
-        {roleIds.map((each) => (
-          <option key={each} value={each}>
-            {roleName(each)}
-          </option>
-        ))}
-      </select>
-      <Button onClick={run}>Set</Button>
     </div>
   )
 }

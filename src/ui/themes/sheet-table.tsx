@@ -2,22 +2,26 @@
 
 import { ChevronDown, ChevronRight } from 'lucide-react'
 import {
+  useEffect,
   useMemo,
+  useRef,
   useState,
   type ClipboardEvent,
-  type ComponentProps,
   type KeyboardEvent,
   type MouseEvent,
 } from 'react'
+import { flushSync } from 'react-dom'
 import { toast } from 'sonner'
 import { readDecision } from '@/core/edit'
 import type { Frame, Theme, ThemeId } from '@/core/site'
-import type { Role, RoleId } from '@/core/theme'
+import type { Role } from '@/core/theme'
 import { useEditor, useEditorState, type SheetCells } from '../editor'
+import { arrowSteps, type Steps } from '../kit'
 import { CellEntry } from './cell-entry'
-import { cellView } from './cell-view'
-import { SheetCell } from './sheet-cell'
+import { COLUMN_WIDTH, NAMES_WIDTH, useColumnWindow } from './column-window'
 import { cellAt, cornerOf, widened } from './sheet-choice'
+import { boxOfCell, cellOf, focusCell, type CellBox } from './sheet-place'
+import { SheetRow } from './sheet-row'
 import { ThemeDialogs, useThemeDeeds } from './theme-deeds'
 import { ThemeHead } from './theme-head'
 import { cellsOf, copyCells, decideCells, pastedCells } from './use-sheet'
@@ -31,35 +35,7 @@ interface SheetTableProps {
   readonly empty: string
 }
 
-const ARROWS: Readonly<Record<string, readonly [down: number, across: number]>> = {
-  ArrowUp: [-1, 0],
-  ArrowDown: [1, 0],
-  ArrowLeft: [0, -1],
-  ArrowRight: [0, 1],
-}
-
-const cellOf = (target: EventTarget) =>
-  (target as HTMLElement).closest<HTMLElement>('[data-cell]')?.dataset.cell?.split('/') as
-    [ThemeId, RoleId] | undefined
-
-function focusCell(role: RoleId, theme: ThemeId): void {
-  document.querySelector<HTMLElement>(`[data-cell="${theme}/${role}"]`)?.focus()
-}
-
-type CellBox = ComponentProps<typeof CellEntry>['box']
-
-/** Where a cell stands on the sheet that scrolls. */
-function boxOfCell(role: RoleId, theme: ThemeId): CellBox | undefined {
-  const cell = document.querySelector<HTMLElement>(`[data-cell="${theme}/${role}"]`)
-  const sheet = cell?.closest<HTMLElement>('[data-sheet]')
-  if (!cell || !sheet) return undefined
-  const [own, outer] = [cell.getBoundingClientRect(), sheet.getBoundingClientRect()]
-  return {
-    left: own.left - outer.left + sheet.scrollLeft,
-    top: own.top - outer.top + sheet.scrollTop,
-    width: Math.max(150, own.width),
-  }
-}
+const NOTHING: ReadonlySet<ThemeId> = new Set()
 
 /** The sheet itself. Arrow keys walk, with shift they widen the choice, typing decides, as in a spreadsheet. */
 export function SheetTable({ frame, columns, groups, folded, onFold, empty }: SheetTableProps) {
@@ -85,17 +61,22 @@ export function SheetTable({ frame, columns, groups, folded, onFold, empty }: Sh
     const [theme, role] = cell
     choose(event.shiftKey ? widened(grid, cells, role, theme) : { roles: [role], themes: [theme] })
   }
-  const walk = (event: KeyboardEvent, steps: readonly [number, number]) => {
+  const walk = (event: KeyboardEvent, steps: Steps) => {
     if (!cells) return
     event.preventDefault()
     const next = cellAt(grid, cornerOf(cells), ...steps)
     if (!next) return
-    choose(event.shiftKey ? widened(grid, cells, ...next) : { roles: [next[0]], themes: [next[1]] })
+    // The column of the next cell may not be drawn before it is chosen.
+    flushSync(() =>
+      choose(
+        event.shiftKey ? widened(grid, cells, ...next) : { roles: [next[0]], themes: [next[1]] },
+      ),
+    )
     focusCell(...next)
   }
   const onKeyDown = (event: KeyboardEvent) => {
     if (typing !== undefined || !cellOf(event.target)) return
-    const arrow = ARROWS[event.key]
+    const arrow = arrowSteps[event.key]
     if (arrow) return walk(event, arrow)
     if (event.ctrlKey || event.metaKey || event.altKey || !cells) return
     const isText = event.key.length === 1 && /[\p{L}\p{N}#]/u.test(event.key)
@@ -115,13 +96,15 @@ export function SheetTable({ frame, columns, groups, folded, onFold, empty }: Sh
     )
     return undefined
   }
-  const leaveTyping = (steps?: readonly [number, number]) => {
-    setTyping(undefined)
-    if (!cells) return
-    const corner = cornerOf(cells)
-    const next = (steps && cellAt(grid, corner, ...steps)) ?? corner
-    if (steps) choose({ roles: [next[0]], themes: [next[1]] })
-    requestAnimationFrame(() => focusCell(...next))
+  const leaveTyping = (steps?: Steps) => {
+    const corner = cells && cornerOf(cells)
+    const next = (corner && steps && cellAt(grid, corner, ...steps)) ?? corner
+    // At once, so that no key that follows is lost.
+    flushSync(() => {
+      setTyping(undefined)
+      if (steps && next) choose({ roles: [next[0]], themes: [next[1]] })
+    })
+    if (next) focusCell(...next)
   }
   const copy = (event: ClipboardEvent) => {
     if (!cells || typing !== undefined) return
@@ -138,12 +121,20 @@ export function SheetTable({ frame, columns, groups, folded, onFold, empty }: Sh
     )
   }
 
-  const first = cells && grid.roles.includes(cells.roles[0]!) ? cells : undefined
-  const focusable = `${first?.themes.at(-1) ?? grid.themes[0]}/${first?.roles.at(-1) ?? grid.roles[0]}`
+  const inSight = cells && grid.roles.includes(cells.roles[0]!) ? cells : undefined
+  const tabRole = inSight?.roles.at(-1) ?? grid.roles[0]
+  const tabTheme = inSight?.themes.at(-1) ?? grid.themes[0]
+  const sheet = useRef<HTMLDivElement>(null)
+  const spans = useColumnWindow(sheet, columns.length, grid.themes.indexOf(tabTheme!))
+  useEffect(() => {
+    // Chosen elsewhere, on a page for example: the sheet opens at that very cell.
+    if (inSight) focusCell(...cornerOf(inSight))
+  }, []) // eslint-disable-line react-hooks/exhaustive-deps
   return (
     <div
+      ref={sheet}
       data-sheet
-      className="relative min-h-0 flex-1 overflow-auto px-4 pb-6"
+      className="relative min-h-0 flex-1 scroll-pt-9 scroll-pl-44 overflow-auto px-4 pb-6"
       onClick={click}
       onKeyDown={onKeyDown}
       onCopy={copy}
@@ -152,10 +143,11 @@ export function SheetTable({ frame, columns, groups, folded, onFold, empty }: Sh
       <table
         className="w-full table-fixed border-separate border-spacing-0"
         // Of fixed widths: a table that fits its columns to their words lays every cell out anew at each change.
-        style={{ minWidth: 160 + columns.length * 144 }}
+        style={{ minWidth: NAMES_WIDTH + columns.length * COLUMN_WIDTH }}
       >
         <colgroup>
-          <col style={{ width: 160 }} />
+          <col style={{ width: NAMES_WIDTH }} />
+          <col span={columns.length} />
         </colgroup>
         <thead className="sticky top-0 z-20 bg-panel">
           <tr>
@@ -193,30 +185,18 @@ export function SheetTable({ frame, columns, groups, folded, onFold, empty }: Sh
                 </th>
               </tr>
               {!isFolded &&
-                roles.map(({ id: role, label }) => (
-                  <tr key={role}>
-                    <th className="sticky left-0 z-10 bg-panel pr-2 text-left font-normal">
-                      <button
-                        type="button"
-                        title="Choose the whole row"
-                        onClick={() => choose({ roles: [role], themes: grid.themes })}
-                        className="w-full rounded px-1 py-1 text-left hover:bg-hover"
-                      >
-                        {label}
-                      </button>
-                    </th>
-                    {columns.map((theme) => (
-                      <SheetCell
-                        key={theme.id}
-                        themeId={theme.id}
-                        themeName={theme.name}
-                        role={role}
-                        selected={inChoice.roles.has(role) && inChoice.themes.has(theme.id)}
-                        focusable={focusable === `${theme.id}/${role}`}
-                        {...cellView(frame.palette, theme, role)}
-                      />
-                    ))}
-                  </tr>
+                roles.map(({ id, label }) => (
+                  <SheetRow
+                    key={id}
+                    role={id}
+                    label={label}
+                    palette={frame.palette}
+                    columns={columns}
+                    spans={spans}
+                    chosen={inChoice.roles.has(id) ? inChoice.themes : NOTHING}
+                    tabTheme={id === tabRole ? tabTheme : undefined}
+                    onChoose={() => choose({ roles: [id], themes: grid.themes })}
+                  />
                 ))}
             </tbody>
           )
@@ -231,6 +211,7 @@ export function SheetTable({ frame, columns, groups, folded, onFold, empty }: Sh
           names={frame.palette.order.map((id) => frame.palette.slots[id]?.name ?? '')}
           onDecide={decide}
           onLeave={leaveTyping}
+          onAway={() => setTyping(undefined)}
         />
       )}
     </div>

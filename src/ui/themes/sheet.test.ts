@@ -1,8 +1,9 @@
+import fc from 'fast-check'
 import { ternFrame } from '@demo/tern/frame'
 import { applyEdit, type AnyEdit } from '@/core/edit'
 import { themesInOrder, type Frame, type ThemeId } from '@/core/site'
-import { type roleIds } from '@/core/theme'
-import { cellView } from './cell-view'
+import { roleIds } from '@/core/theme'
+import { cellView, themeViews } from './cell-view'
 import { cellAt, cornerOf, widened, type SheetGrid } from './sheet-choice'
 import { specimenId, specimenPage } from './specimen-page'
 import { cellsOf, copyCells, pastedCells, tellCells } from './use-sheet'
@@ -117,6 +118,29 @@ describe('the view of a cell', () => {
     expect(view(next, 'text')).toBe(text)
     expect(view(next, 'link')).not.toBe(link)
     expect(view(next, 'link')).toMatchObject({ words: 'Ink', hand: true })
+  })
+
+  test('is what it would be without what was made before, whatever is decided', () => {
+    const slots = ternFrame.palette.order
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(...roleIds), fc.constantFrom(...slots)), {
+          maxLength: 12,
+        }),
+        (decided) => {
+          let frame = ternFrame
+          for (const [role, slot] of decided) {
+            const edit = { type: 'setRole', themes: [paper, mist], role, decision: { slot } }
+            frame = edited(frame, edit)
+            themeViews(frame.palette, theme(frame, paper))
+          }
+          const anew = { ...frame.palette }
+          expect(themeViews(frame.palette, theme(frame, paper))).toEqual(
+            themeViews(anew, theme(frame, paper)),
+          )
+        },
+      ),
+    )
   })
 })
 

@@ -1,4 +1,12 @@
-import { pageSchema, schemaVersion, type Page, type PageId, type Theme } from '@/core/site'
+import {
+  pageSchema,
+  schemaVersion,
+  type Frame,
+  type Page,
+  type PageId,
+  type SiteDocs,
+  type Theme,
+} from '@/core/site'
 
 /** The id of the page that only the specimen shows. */
 export const specimenId = 'specimen' as PageId
@@ -98,12 +106,19 @@ function elementsOf(stem: string, theme: string) {
   return { list, top: list.map((element) => element.id).filter((each) => !inside.has(each)) }
 }
 
+/** The frame of a site around the specimen: its colours without its header, footer and custom CSS. */
+export function specimenDocs(frame: Frame, page: Page): SiteDocs {
+  const body = { order: [], sections: {}, elements: {} }
+  return { frame: { ...frame, body, customCss: '' }, pages: { [specimenId]: page } }
+}
+
 /** A page with a section for each theme, every kind of element in each. */
 export function specimenPage(themes: readonly Theme[]): Page {
-  const sections = themes.map((theme) => {
-    const { list, top } = elementsOf(theme.id.slice(0, 30), theme.name)
-    return { theme, list, top }
-  })
+  const sections = themes.map((theme, i) => ({
+    id: `specimen-${i}`,
+    theme,
+    ...elementsOf(`s${i}`, theme.name),
+  }))
   return pageSchema.parse({
     schema: schemaVersion,
     id: specimenId,
@@ -111,15 +126,12 @@ export function specimenPage(themes: readonly Theme[]): Page {
     path: 'specimen',
     description: '',
     body: {
-      order: sections.map(({ theme }) => `specimen-${theme.id}`.slice(0, 48)),
+      order: sections.map(({ id }) => id),
       sections: Object.fromEntries(
-        sections.map(({ theme, top }) => {
-          const id = `specimen-${theme.id}`.slice(0, 48)
-          return [
-            id,
-            { id, name: theme.name, kind: 'band', theme: theme.id, layout: 'stack', children: top },
-          ]
-        }),
+        sections.map(({ id, theme, top }) => [
+          id,
+          { id, name: theme.name, kind: 'band', theme: theme.id, layout: 'stack', children: top },
+        ]),
       ),
       elements: Object.fromEntries(
         sections.flatMap(({ list }) => list.map((element) => [element.id, element])),

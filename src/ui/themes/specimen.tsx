@@ -1,26 +1,16 @@
 'use client'
 
-import { useEffect, useMemo, useRef, useState, type MouseEvent } from 'react'
-import { facetsOf, spotsOnPage, traceFacet, type Trace } from '@/core/resolve'
-import {
-  bodyOf,
-  themesInOrder,
-  walkSection,
-  type Frame,
-  type SiteDocs,
-  type SiteElement,
-} from '@/core/site'
-import { useEditor, useEditorState, type SheetCells } from '../editor'
-import { Segments } from '../kit'
-import {
-  boxOf,
-  createStageWriter,
-  hitTest,
-  selectedNode,
-  type Box,
-  type StageWriter,
-} from '../stage'
-import { specimenId, specimenPage } from './specimen-page'
+import { useEffect, useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react'
+import { themesInOrder, type Frame, type ThemeId } from '@/core/site'
+import { roleName, type RoleId } from '@/core/theme'
+import { useEditor, useEditorState } from '../editor'
+import { arrowSteps, Segments } from '../kit'
+import { counted } from '../words'
+import { createStageWriter, hitTest, StageFrame, type Box, type StageWriter } from '../stage'
+import { cornerOf } from './sheet-choice'
+import { boxesOfCells, cellOfSelection, nextCell, specimenGrid } from './specimen-cells'
+import { focusCell, showCell } from './sheet-place'
+import { specimenDocs, specimenId, specimenPage } from './specimen-page'
 import { freeze, specimenStates, type SpecimenState } from './specimen-states'
 
 const STATES = Object.entries(specimenStates) as Array<[SpecimenState, string]>
@@ -30,8 +20,14 @@ interface Held {
   readonly writer: StageWriter
 }
 
+interface SpecimenProps {
+  readonly frame: Frame
+  /** Told of the role whose cell is gone to. */
+  readonly onGo: (role: RoleId) => void
+}
+
 /** A page of every kind of element, in one theme or all, each state at will. A click leads to the cell that decides. */
-export function Specimen({ frame }: { readonly frame: Frame }) {
+export function Specimen({ frame, onGo }: SpecimenProps) {
   const editor = useEditor()
   const siteId = useEditorState((state) => state.siteId)
   const cells = useEditorState((state) => state.sheetCells)
@@ -40,26 +36,14 @@ export function Specimen({ frame }: { readonly frame: Frame }) {
   const [held, setHeld] = useState<Held>()
   const [height, setHeight] = useState(400)
   const [boxes, setBoxes] = useState<readonly Box[]>([])
-  const iframe = useRef<HTMLIFrameElement>(null)
   const themes = themesInOrder(frame.themes)
   const shown = themes.filter(({ id }) => wanted === 'all' || wanted === id)
   const names = shown.map(({ id, name }) => `${id} ${name}`).join('\n')
   // The page changes with the names of the themes alone; their colours come by the stylesheet.
   const page = useMemo(() => specimenPage(shown), [names]) // eslint-disable-line react-hooks/exhaustive-deps
-  const docs = useMemo<SiteDocs>(
-    () => ({
-      frame: { ...frame, body: { order: [], sections: {}, elements: {} }, customCss: '' },
-      pages: { [specimenId]: page },
-    }),
-    [frame, page],
-  )
+  const docs = useMemo(() => specimenDocs(frame, page), [frame, page])
   const side = wanted === 'all'
 
-  const take = (document: Document | null | undefined) => {
-    if (document?.title === 'Stage' && document.readyState === 'complete')
-      setHeld({ document, writer: createStageWriter(document) })
-  }
-  useEffect(() => take(iframe.current?.contentDocument), [])
   useEffect(() => {
     if (!held) return undefined
     held.writer.write(siteId, docs, specimenId, {})
@@ -74,27 +58,32 @@ export function Specimen({ frame }: { readonly frame: Frame }) {
     return () => observer.disconnect()
   }, [held, docs, siteId, state, side, cells])
 
+  const choose = ([role, theme]: readonly [RoleId, ThemeId]) => {
+    editor.store.setState({ sheetCells: { roles: [role], themes: [theme] } })
+    onGo(role)
+  }
   const click = (event: MouseEvent<HTMLDivElement>) => {
     if (!held) return
     const bounds = event.currentTarget.getBoundingClientRect()
     const [x, y] = [event.clientX - bounds.left, event.clientY - bounds.top]
     const found = hitTest(held.document, docs, specimenId, x, y)?.selection
-    const spot = spotsOnPage(docs, specimenId).find(({ section }) => section.id === found?.section)
-    if (!found || !spot) return
-    const element = found.element && bodyOf(docs, specimenId)?.elements[found.element]
-    const facets = facetsOf(element || undefined)
-    const facet = facets.find(({ key }) => key === found.facet) ?? facets[0]
-    if (!facet) return
-    const trace = traceFacet(spot, element || undefined, facet, traced(state))
-    const decider = trace.chain[trace.decidedBy]
-    if (decider?.at !== 'theme') return
-    editor.store.setState({ sheetCells: { roles: [decider.role], themes: [decider.theme] } })
+    const cell = found && cellOfSelection(docs, state, found)
+    if (!cell) return
+    choose(cell)
+    requestAnimationFrame(() => focusCell(...cell))
+  }
+  const onKeyDown = (event: KeyboardEvent) => {
+    const steps = arrowSteps[event.key]
+    if (!steps && event.key !== 'Enter') return
+    event.preventDefault()
+    if (!steps) return cells && focusCell(...cornerOf(cells))
+    const next = nextCell(specimenGrid(docs, state), cells, steps)
+    if (!next) return
+    choose(next)
     requestAnimationFrame(() => {
-      const cell = document.querySelector<HTMLElement>(
-        `[data-cell="${decider.theme}/${decider.role}"]`,
-      )
-      cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
-      cell?.focus({ preventScroll: true })
+      showCell(...next)
+      const [outlined] = document.querySelectorAll('[data-outline=cell]')
+      outlined?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
     })
   }
   return (
@@ -114,22 +103,30 @@ export function Specimen({ frame }: { readonly frame: Frame }) {
           ))}
         </select>
         <Segments label="State" value={state} options={STATES} onChange={setState} />
+        <span className="min-w-0 flex-1 truncate text-right text-xs text-soft">
+          Click a colour, or walk with the arrow keys; Enter goes to its cell
+        </span>
       </div>
-      <div className="min-h-0 flex-1 overflow-auto bg-well">
+      <div
+        role="group"
+        tabIndex={0}
+        aria-label="The specimen. Arrow keys walk its colours, Enter goes to the cell"
+        className="min-h-0 flex-1 overflow-auto bg-well -outline-offset-2"
+        onKeyDown={onKeyDown}
+      >
+        <p className="sr-only" aria-live="polite">
+          {cells && `${cells.roles.map(roleName).join(', ')}: ${counted(boxes.length, 'place')}`}
+        </p>
         <div
           className="relative"
           style={{ height, width: side ? shown.length * 330 : '100%' }}
           data-testid="specimen"
           onClick={click}
         >
-          <iframe
-            ref={iframe}
-            src="/stage"
+          <StageFrame
             title="The specimen"
-            sandbox="allow-same-origin"
-            tabIndex={-1}
-            onLoad={(event) => take(event.currentTarget.contentDocument)}
-            className="pointer-events-none block size-full border-0 bg-white"
+            onOpen={(document) => setHeld({ document, writer: createStageWriter(document) })}
+            className="size-full bg-white"
           />
           {boxes.map(({ x, y, width, height: tall }, i) => (
             <span
@@ -144,40 +141,4 @@ export function Specimen({ frame }: { readonly frame: Frame }) {
       </div>
     </section>
   )
-}
-
-/** The state that a trace knows: pressed is pointed at, the others are at rest. */
-const traced = (state: SpecimenState) =>
-  state === 'hover' || state === 'pressed' ? ('hover' as const) : ('rest' as const)
-
-/** The boxes of everything on the specimen that chosen cells colour. */
-function boxesOfCells(
-  stage: Document,
-  docs: SiteDocs,
-  cells: SheetCells | undefined,
-  state: SpecimenState,
-): Box[] {
-  if (!cells) return []
-  const decides = (trace: Trace) => {
-    const decider = trace.chain[trace.decidedBy]
-    return (
-      decider?.at === 'theme' &&
-      cells.themes.includes(decider.theme) &&
-      cells.roles.includes(decider.role)
-    )
-  }
-  return spotsOnPage(docs, specimenId).flatMap((spot) => {
-    const { doc, section } = spot
-    const elements: Array<SiteElement | undefined> = [undefined]
-    walkSection(bodyOf(docs, doc)!, section, (element) => void elements.push(element))
-    return elements.flatMap((element) => {
-      const colored = facetsOf(element).find((facet) =>
-        decides(traceFacet(spot, element, facet, traced(state))),
-      )
-      if (!colored) return []
-      const node = selectedNode(stage, { doc, section: section.id, element: element?.id })
-      const parts = colored.part ? [...(node?.querySelectorAll(`.${colored.part}`) ?? [])] : []
-      return (parts.length ? parts : node ? [node] : []).map(boxOf)
-    })
-  })
 }

@@ -1,10 +1,10 @@
 'use client'
 
-import { useMemo, useState } from 'react'
+import { useDeferredValue, useMemo, useState } from 'react'
 import { isBound, slotName, type Frame, type Theme } from '@/core/site'
-import { roleGroups, roleIds, roleName, type RoleId } from '@/core/theme'
+import { roleGroups, roleIds, roleName, roles, type RoleId } from '@/core/theme'
 import { useEditorState, useUsedRoles } from '../editor'
-import { cellView } from './cell-view'
+import { themeViews } from './cell-view'
 import { SheetBar, type Shown } from './sheet-bar'
 import { SheetPanel } from './sheet-panel'
 import { SheetTable } from './sheet-table'
@@ -39,14 +39,16 @@ export function ThemeSheet() {
   const [folded, setFolded] = useState<readonly string[]>([])
   const [specimen, setSpecimen] = useState(false)
   const columns = useColumns(frame)
+  // What is counted and told beside the sheet comes after the cells themselves are drawn.
+  const told = useDeferredValue(frame)
+  const toldColumns = useColumns(told)
   const failing = useMemo(
     () =>
-      columns.flatMap((theme) =>
-        roleIds.flatMap((role) =>
-          cellView(frame.palette, theme, role).passes ? [] : [{ theme, role }],
-        ),
-      ),
-    [columns, frame.palette],
+      toldColumns.flatMap((theme) => {
+        const views = themeViews(told.palette, theme)
+        return roleIds.flatMap((role) => (views[role].passes ? [] : [{ theme, role }]))
+      }),
+    [toldColumns, told.palette],
   )
   const rowsThatFail = useMemo(() => new Set(failing.map(({ role }) => role)), [failing])
   const used = useUsedRoles()
@@ -56,8 +58,14 @@ export function ThemeSheet() {
       // A row that is chosen, from the trace for example, is in sight though the site does not use it yet.
       (shown === 'used' && (used.has(role) || (cells?.roles.includes(role) ?? false)))) &&
     answers(search, role, columns, frame, rowsThatFail.has(role))
+  /** Brings a role's row in sight, whatever was folded, searched or left out. */
+  const reveal = (role: RoleId) => {
+    setFolded(folded.filter((group) => group !== roles[role].group))
+    if (!answers(search, role, columns, frame, rowsThatFail.has(role))) setSearch('')
+    if (shown === 'failing' && !rowsThatFail.has(role)) setShown('used')
+  }
   const groups = roleGroups
-    .map(([group, roles]) => ({ group, roles: roles.filter(({ id }) => isShown(id)) }))
+    .map(([group, some]) => ({ group, roles: some.filter(({ id }) => isShown(id)) }))
     .filter(({ roles }) => roles.length > 0)
 
   return (
@@ -89,10 +97,10 @@ export function ThemeSheet() {
               : 'No role answers to that.'
           }
         />
-        {specimen && <Specimen frame={frame} />}
+        {specimen && <Specimen frame={frame} onGo={reveal} />}
       </div>
       <aside aria-label="Chosen cells" className="min-h-0 overflow-y-auto border-l border-edge p-4">
-        <SheetPanel frame={frame} columns={columns} failing={failing} />
+        <SheetPanel frame={told} columns={toldColumns} failing={failing} />
       </aside>
     </div>
   )

@@ -15,6 +15,12 @@ import { useEditorState, type Editor, type SheetCells } from '../editor'
 import { counted, editProblemWords } from '../words'
 import type { SheetGrid } from './sheet-choice'
 
+/** The frame as it is this moment, for deeds that start from what is decided. */
+export function shownFrame(editor: Editor): Frame {
+  const { docs, afterDark: dark } = editor.store.getState()
+  return dark ? afterDark(docs.frame) : docs.frame
+}
+
 /** The frame as the sheet shows it: in its light edition or after dark. */
 export function useShownFrame(): Frame {
   const frame = useEditorState((state) => state.docs.frame)

@@ -1,0 +1,186 @@
+import { expect, test, type APIRequestContext } from '@playwright/test'
+import sharp from 'sharp'
+import wcagContrast from 'wcag-contrast'
+import { computedOnStage, isSaved, openPaint, tern, undo } from './editor'
+
+test('a chip on the stage shows another theme in place and gives it', async ({ page }) => {
+  await openPaint(page)
+  const ground = () => computedOnStage(page, '[data-section="this-month"]', 'background-color')
+  const before = await ground()
+  await page.getByRole('button', { name: /^Theme of This month/ }).click()
+  const choice = page
+    .getByRole('radiogroup', { name: 'Theme of This month' })
+    .getByRole('radio', { name: 'On Brand' })
+  await choice.hover()
+  await expect.poll(ground).toBe('rgb(29, 89, 85)')
+  await page.keyboard.press('Escape')
+  await expect.poll(ground).toBe(before)
+  await page.getByRole('button', { name: /^Theme of This month/ }).click()
+  await choice.click()
+  await expect.poll(ground).toBe('rgb(29, 89, 85)')
+  await isSaved(page)
+  await undo(page)
+  await expect.poll(ground).toBe(before)
+})
+
+test('a rhythm is proposed for all pages, shown, given in one step, and undone', async ({
+  page,
+  request,
+}) => {
+  const state = async () => (await (await request.get(`/api${tern}`)).json()).pages
+  const before = await state()
+  await page.goto(`${tern}/rhythm`)
+  await page.getByRole('button', { name: 'Propose a rhythm for all pages' }).click()
+  await expect(page.getByRole('heading', { name: /A rhythm for \d+ sections/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Give it' }).click()
+  await expect.poll(async () => JSON.stringify(await state())).not.toBe(JSON.stringify(before))
+  await isSaved(page)
+  await undo(page)
+  expect(await state()).toEqual(before)
+  await page
+    .getByRole('button', { name: /^Newsletter/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: /Choose all \d+ called “Newsletter”/ }).click()
+  await page.getByRole('radio', { name: 'On Brand' }).click()
+  await expect.poll(async () => JSON.stringify(await state())).not.toBe(JSON.stringify(before))
+  await isSaved(page)
+  await undo(page)
+  expect(await state()).toEqual(before)
+})
+
+test('the rhythm is walked, sections are chosen and given a theme by keyboard alone', async ({
+  page,
+  request,
+}) => {
+  const bands = async (id: string) => {
+    const { pages } = await (await request.get(`/api${tern}`)).json()
+    return pages.find((each: { id: string }) => each.id === id).summary.bands
+  }
+  const before = await bands('home')
+  await page.goto(`${tern}/rhythm`)
+  await page.getByRole('button', { name: 'Header of Home: blends' }).focus()
+  await page.keyboard.press('ArrowDown')
+  await expect(page.getByRole('button', { name: /^Opening of Home/ })).toBeFocused()
+  await page.keyboard.press('Space')
+  await page.keyboard.press('Shift+ArrowDown')
+  await page.keyboard.press('Shift+ArrowDown')
+  await expect(page.getByRole('heading', { name: '3 sections' })).toBeVisible()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.locator('[data-place="1/3"]')).toBeFocused()
+  await page.keyboard.press('Tab')
+  const themes = page.getByRole('radiogroup', { name: 'Theme of the chosen sections' })
+  await expect(themes.getByRole('radio').first()).toBeFocused()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Space')
+  await expect.poll(async () => (await bands('home'))[2].theme).toBe('on-mist')
+  expect((await bands('home')).slice(0, 3).map(({ theme }: { theme: string }) => theme)).toEqual([
+    'on-mist',
+    'on-mist',
+    'on-mist',
+  ])
+  await isSaved(page)
+  await undo(page)
+  expect(await bands('home')).toEqual(before)
+})
+
+/** Fills the first section of the home page with a gradient from one slot to another. */
+async function fillOpening(request: APIRequestContext, from: string, to: string): Promise<void> {
+  const { revision } = await (await request.get(`/api${tern}`)).json()
+  const stop = (at: number, slot: string) => ({ at, color: { slot } })
+  const edit = {
+    type: 'setSectionColor',
+    doc: 'home',
+    section: 'opening',
+    facet: 'fill',
+    state: 'rest',
+    paint: { gradient: 'linear', angle: 90, stops: [stop(0, from), stop(100, to)] },
+  }
+  const sent = { base: revision, edits: [{ clientId: crypto.randomUUID(), edit }] }
+  expect((await request.post(`/api${tern}/edits`, { data: sent })).ok()).toBe(true)
+}
+
+test('a blending header lies on the gradient of the section under it', async ({
+  page,
+  request,
+}) => {
+  await fillOpening(request, 'mist', 'paper')
+  await openPaint(page)
+  const stage = page.frameLocator('iframe[title="The page, live"]')
+  const header = (await stage.locator('[data-section="header"]').boundingBox())!
+  const opening = (await stage.locator('[data-section="opening"]').boundingBox())!
+  expect(Math.abs(header.y - opening.y)).toBeLessThan(1)
+  expect(await computedOnStage(page, '[data-section="header"]', 'background-image')).toBe('none')
+  const words = (await stage.locator('[data-section="opening"] h1').boundingBox())!
+  expect(words.y).toBeGreaterThan(header.y + header.height)
+  await undo(page)
+  await expect
+    .poll(() => computedOnStage(page, '[data-section="header"]', 'background-color'))
+    .toBe('rgb(247, 242, 231)')
+})
+
+test('its words can be read on a gradient that is not made for them, pixel by pixel', async ({
+  page,
+  request,
+}) => {
+  await fillOpening(request, 'ink', 'spark')
+  await request.post(`/api${tern}/publication`, { data: { base: 0 } })
+  await page.goto('/published/tern-and-thistle/')
+  const links = page.locator('[data-section="header"] .navigation-link')
+  const words = await links.first().evaluate((node) => getComputedStyle(node).color)
+  await page.addStyleTag({ content: '* { color: transparent !important }' })
+  for (const link of await links.all()) {
+    const clip = (await link.boundingBox())!
+    const pixels = await sharp(await page.screenshot({ clip }))
+      .removeAlpha()
+      .raw()
+      .toBuffer()
+    const text = words.match(/\d+/g)!.map(Number) as [number, number, number]
+    const ratios = Array.from({ length: pixels.length / 3 }, (_, i) =>
+      wcagContrast.rgb(text, [pixels[3 * i]!, pixels[3 * i + 1]!, pixels[3 * i + 2]!]),
+    )
+    // One hundredth for bytes that are rounded; the least contrast by WCAG 2.2, 1.4.3.
+    expect(Math.min(...ratios)).toBeGreaterThan(4.49)
+  }
+  await openPaint(page)
+  await undo(page)
+})
+
+test('a dark edition follows the visitor, or a switch; both can be read', async ({
+  page,
+  browser,
+}) => {
+  await page.goto(`${tern}/themes`)
+  await page.getByLabel('Dark edition').selectOption('visitor')
+  await isSaved(page)
+  await page.request.post(`/api${tern}/publication`, { data: { base: 0 } })
+  const address = page.url().replace(/\/sites\/.*/, '/published/tern-and-thistle/contact.html')
+  const visitor = await browser.newPage({ colorScheme: 'dark' })
+  const ground = () =>
+    visitor
+      .locator('[data-section]')
+      .nth(1)
+      .evaluate((node) => getComputedStyle(node).backgroundColor)
+  await visitor.goto(address)
+  const dark = await ground()
+  await visitor.emulateMedia({ colorScheme: 'light' })
+  const light = await ground()
+  expect(dark).not.toBe(light)
+
+  await page.getByLabel('Dark edition').selectOption('switch')
+  await isSaved(page)
+  await page.request.post(`/api${tern}/publication`, { data: { base: 0 } })
+  await visitor.reload()
+  expect(await ground()).toBe(light)
+  // The choice lasts from page to page, though nothing on a page runs.
+  await visitor.getByRole('link', { name: 'Dark edition' }).click()
+  await expect(visitor).toHaveURL(/\/dark\/contact\.html$/)
+  expect(await ground()).toBe(dark)
+  await visitor.locator('[data-section="header"] .navigation-link').first().click()
+  await expect(visitor).toHaveURL(/\/dark\/workshops\.html$/)
+  await visitor.getByRole('link', { name: 'Light edition' }).click()
+  await expect(visitor).toHaveURL(/tern-and-thistle\/workshops\.html$/)
+  await visitor.close()
+  await undo(page)
+  await undo(page)
+})

@@ -1,0 +1,53 @@
+import { demoSites } from '@demo/sites'
+import { summarize } from '@/core/uses'
+import type { Frame, ThemeId } from '@/core/site'
+import { bandsOnPage, withThemes } from './bands'
+
+const { frame, pages } = demoSites[0]!
+const entries = pages.map(({ id, title, path, body }) => ({
+  id,
+  title,
+  path,
+  summary: summarize(body),
+}))
+const entry = (id: string) => entries.find((each) => each.id === id)!
+const bandsOf = (id: string, site: Frame = frame) => bandsOnPage('tern', site, entry(id) as never)
+
+test('a page is its header, its sections and its footer, top to bottom', () => {
+  const names = bandsOf('home').map(({ name }) => name)
+  expect(names[0]).toBe('Header')
+  expect(names.at(-1)).toBe('Footer')
+  expect(names.slice(1, -1)).toEqual(entry('home').summary.bands.map(({ name }) => name))
+})
+
+test('a header that blends looks like the section under it, page by page', () => {
+  for (const id of ['home', 'workshops', 'about']) {
+    const [header, first] = bandsOf(id)
+    expect(header).toMatchObject({ name: 'Header', doc: 'frame', blends: true })
+    expect(header!.background).toBe(first!.background)
+    expect(header!.theme).toBe(first!.theme)
+  }
+})
+
+test('a gradient and a picture are drawn as they are; a theme leaves a fill of its own', () => {
+  const newsletter = bandsOf('home').find(({ name }) => name === 'Newsletter')!
+  expect(newsletter.background).toMatch(/^linear-gradient\(/)
+  expect(newsletter.background).not.toContain('var(')
+  const given = (theme: string) => (band: { section: string }) =>
+    band.section === newsletter.section ? (theme as ThemeId) : undefined
+  const spark = withThemes(bandsOf('home'), frame, given('on-spark'))
+  const there = spark.find(({ name }) => name === 'Newsletter')!
+  expect(there).toMatchObject({ background: newsletter.background, themeName: 'On Spark' })
+})
+
+test('with the themes that are proposed, the header follows the section under it', () => {
+  const bands = bandsOf('home')
+  const asProposed = withThemes(bands, frame, ({ doc }) =>
+    doc === 'frame' ? undefined : ('on-ink' as ThemeId),
+  )
+  const [header, first] = asProposed
+  expect(first!.background).not.toBe(bands[1]!.background)
+  expect(header).toMatchObject({ blends: true, background: first!.background, theme: 'on-ink' })
+  expect(asProposed.at(-1)).toEqual(bands.at(-1))
+  expect(withThemes(bands, frame, () => undefined)).toEqual(bands)
+})
