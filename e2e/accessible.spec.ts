@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { expect, test, type Page } from '@playwright/test'
-import { clickOnStage, openPaint, tern } from './editor'
+import { clickOnStage, openPaint, openView, views } from './editor'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
@@ -65,15 +65,14 @@ for (const scheme of ['light', 'dark'] as const) {
       }
     })
 
-    for (const view of ['themes', 'rhythm', 'sweep', 'history']) {
+    for (const view of views.filter((each) => each !== '')) {
       test(view, async ({ page }) => {
-        await page.goto(`${tern}/${view}`)
-        await page.waitForLoadState('networkidle')
-        if (view === 'sweep') {
+        await openView(page, view)
+        if (view === '/sweep') {
           await page.locator('[data-entry="2e6fb7ff"]').click()
           await expect(page.getByTestId('pair')).toBeVisible()
         }
-        if (view === 'themes') await page.locator('[data-cell="on-ink/link"]').click()
+        if (view === '/themes') await page.locator('[data-cell="on-ink/link"]').click()
         expect(await violations(page)).toEqual([])
       })
     }
@@ -85,26 +84,19 @@ for (const scheme of ['light', 'dark'] as const) {
   })
 }
 
-test('at 1280×800 and at 1024×768 nothing is cut off sideways', async ({ page }) => {
-  for (const [width, height] of [
-    [1280, 800],
-    [1024, 768],
-  ] as const) {
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+] as const) {
+  test(`at ${width}×${height} nothing is cut off sideways`, async ({ page }) => {
     await page.setViewportSize({ width, height })
-    for (const path of [
-      '/',
-      tern,
-      `${tern}/themes`,
-      `${tern}/rhythm`,
-      `${tern}/sweep`,
-      `${tern}/history`,
-    ]) {
-      await page.goto(path)
-      await page.waitForLoadState('networkidle')
-      const over = await page.evaluate(
-        () => document.documentElement.scrollWidth - window.innerWidth,
-      )
-      expect({ path, width, over: Math.max(0, over) }).toEqual({ path, width, over: 0 })
+    const over = () =>
+      page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - window.innerWidth))
+    await page.goto('/')
+    expect({ path: '/', over: await over() }).toEqual({ path: '/', over: 0 })
+    for (const view of views) {
+      await openView(page, view)
+      expect({ view, over: await over() }).toEqual({ view, over: 0 })
     }
-  }
-})
+  })
+}

@@ -8,6 +8,27 @@ export async function openPaint(page: Page, site = tern): Promise<void> {
   await stageFrame(page).locator('[data-section]').first().waitFor()
 }
 
+/** What each view of a site draws only once its own code runs in the browser. */
+const landmarks = {
+  '': '[data-testid="stage"]',
+  '/themes': '[data-cell]',
+  '/rhythm': '[aria-label^="Header of "]',
+  '/sweep': '[data-entry]',
+  '/history': '[aria-label="Edits"]',
+} as const
+export type View = keyof typeof landmarks
+export const views = Object.keys(landmarks) as View[]
+
+/**
+ * Opens one view of a site and waits until it is drawn in its own fonts. A silent network tells
+ * less: the stage fetches ahead, and on a busy machine the silence may never be noticed.
+ */
+export async function openView(page: Page, view: View, site = tern): Promise<void> {
+  await page.goto(`${site}${view}`)
+  await page.locator(landmarks[view]).first().waitFor()
+  await page.evaluate(() => document.fonts.ready.then(() => undefined))
+}
+
 export function stageFrame(page: Page) {
   return page.frameLocator('iframe[title="The page, live"]')
 }
