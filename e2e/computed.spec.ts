@@ -1,8 +1,10 @@
 import { expect, test, type CDPSession, type Page } from '@playwright/test'
-import { colorKey, colorOf } from '@/core/color'
+import { displayable } from 'culori'
+import { applyShade, colorKey, colorOf, toOklch, type Shade } from '@/core/color'
 import { cssProperty, kindOf } from '@/core/elements'
 import { coloredIn, spotsOnPage, traceFacet } from '@/core/resolve'
-import { isColor, type SiteDocs } from '@/core/site'
+import { isColor, slotsInOrder, type SiteDocs } from '@/core/site'
+import { slotReference } from '@/core/sweep'
 import { demoSites } from '@demo/sites'
 import { renderSite } from '@/server/publishing'
 
@@ -120,3 +122,44 @@ for (const site of demoSites) {
     expect(asked).toBeGreaterThan(site.pages.length * 40)
   })
 }
+
+const SHADES: readonly Shade[] = [
+  { lightness: 8 },
+  { lightness: -12 },
+  { saturation: -40 },
+  { hue: 25 },
+  { alpha: -60 },
+  { lightness: 6, saturation: -30, hue: -15 },
+  { lightness: -10, alpha: -20 },
+]
+
+test('a shade that is written into CSS text is computed by Chromium as the core has it', async ({
+  page,
+}) => {
+  const { palette } = demoSites[0]!.frame
+  const asked = slotsInOrder(palette).flatMap(({ id, value }) => {
+    const color = colorOf(value ?? '')
+    return color ? SHADES.map((shade) => ({ slot: id, shade, color })) : []
+  })
+  const properties = slotsInOrder(palette).map(({ id, value }) => `--slot-${id}: ${value}`)
+  await page.setContent(
+    `<body style="${properties.join(';')}">${asked
+      .map((each) => `<p style="color: ${slotReference(each)}">shade</p>`)
+      .join('')}</body>`,
+  )
+  const computed = await page
+    .locator('p')
+    .evaluateAll((nodes) => nodes.map((node) => getComputedStyle(node).color))
+  const wrong = asked.flatMap(({ slot, shade, color }, index) => {
+    const { l, c, h } = toOklch(color)
+    const { lightness = 0, saturation = 0, hue = 0 } = shade
+    const target = { l: l + lightness / 100, c: c * (1 + saturation / 100), h: h + hue }
+    // What sRGB cannot show, a browser cuts off and the core maps; only the rest can agree.
+    if (!displayable({ mode: 'oklch', ...target })) return []
+    const expected = colorKey(applyShade(color, shade))
+    const found = colorKey(colorOf(computed[index]!)!)
+    return found === expected ? [] : [`${slot} ${JSON.stringify(shade)}: ${found}, not ${expected}`]
+  })
+  expect(wrong).toEqual([])
+  expect(asked.length).toBe(6 * SHADES.length)
+})

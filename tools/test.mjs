@@ -1,11 +1,16 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import path from 'node:path'
+import { stripVTControlCharacters } from 'node:util'
 import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, unpackDebian } from './machine.mjs'
 import { startPostgres } from './postgres.mjs'
 import { startServer } from './server.mjs'
 import { execute, Failure, freePort, npx, stateFolder, step } from './steps.mjs'
 
 const count = { passed: 0, failed: 0 }
+/** What failed and why, told again at the very end, where a long log is read. */
+const failures = []
+
+const withoutColors = (text) => stripVTControlCharacters(text ?? '').trim()
 
 /** A check that passes or fails as a whole. */
 async function check(told, work) {
@@ -15,6 +20,7 @@ async function check(told, work) {
   } catch (error) {
     if (!(error instanceof Failure)) throw error
     console.log(error.message)
+    failures.push(error.message)
     count.failed += 1
   }
 }
@@ -40,9 +46,24 @@ async function runJest(databaseUrl) {
     if (!existsSync(report)) count.failed += 1
   }
   if (!existsSync(report)) return
-  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = readJson(report)
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites, testResults } =
+    readJson(report)
+  for (const { status, message } of testResults) {
+    if (status === 'failed') failures.push(withoutColors(message))
+  }
   count.passed += numPassedTests
   count.failed += numFailedTests + numRuntimeErrorTestSuites
+}
+
+/** The failed journeys of a suite of Playwright's report, with their first error each. */
+function failuresOf({ file, suites = [], specs = [] }) {
+  const failed = specs
+    .filter(({ ok }) => !ok)
+    .map(({ title, line, tests }) => {
+      const [error] = tests.flatMap(({ results }) => results.flatMap(({ errors }) => errors))
+      return `${file}:${line} ${title}\n${withoutColors(error?.message)}`
+    })
+  return [...failed, ...suites.flatMap(failuresOf)]
 }
 
 async function runBrowser(address, filter) {
@@ -63,7 +84,8 @@ async function runBrowser(address, filter) {
     if (!existsSync(report)) count.failed += 1
   }
   if (!existsSync(report)) return
-  const { stats, errors } = readJson(report)
+  const { stats, errors, suites } = readJson(report)
+  failures.push(...suites.flatMap(failuresOf))
   count.passed += stats.expected
   count.failed += stats.unexpected + stats.flaky + errors.length
 }
@@ -138,6 +160,7 @@ export async function run({ options }) {
   } finally {
     await postgres.stop()
   }
+  for (const failure of failures) console.log(`\n✗ ${failure}`)
   console.log(`\n${count.passed} passed, ${count.failed} failed`)
   return count.failed ? 1 : 0
 }
