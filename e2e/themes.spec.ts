@@ -1,5 +1,5 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
-import type { Frame } from '@/core/site'
+import type { Frame, ThemeId } from '@/core/site'
 import { isSaved, tern, undo } from './editor'
 
 const sheet = `${tern}/themes`
@@ -92,18 +92,26 @@ test('generating shows what would change, keeps what is decided by hand, undoes 
   await cell(page, 'on-paper', 'link').click()
   await page.keyboard.type('#990000')
   await page.keyboard.press('Enter')
+  // Its label, which was made for another fill, is made for this one.
+  await cell(page, 'on-ink', 'buttonFill').click()
+  await page.keyboard.type('#ffe08a')
+  await page.keyboard.press('Enter')
   await isSaved(page)
   await page.getByRole('button', { name: 'Generate …' }).click()
   const dialog = page.getByRole('dialog')
   await expect(dialog).toContainText(/\d+ cells would change/)
-  await expect(dialog).toContainText('Also change 1 cell decided by hand')
+  await expect(dialog).toContainText('Also change 2 cells decided by hand')
+  await expect(dialog).toContainText('cannot be read now; then all can.')
   await dialog.getByRole('button', { name: 'Generate', exact: true }).click()
   await expect(cell(page, 'on-paper', 'link')).toContainText('#990000')
   await page.getByLabel('Roles that are shown').selectOption('failing')
   await expect(page.getByText('Everything in every theme can be read.')).toBeVisible()
   await isSaved(page)
-  await undo(page)
-  await undo(page)
+  expect((await frameOf(request)).themes.byId['on-ink' as ThemeId]!.roles).toMatchObject({
+    buttonFill: { value: '#ffe08a' },
+    buttonLabel: { slot: 'ink' },
+  })
+  for (let i = 0; i < 3; i += 1) await undo(page)
   expect((await frameOf(request)).themes).toEqual(before.themes)
 })
 

@@ -14,6 +14,7 @@ import {
   type Theme,
   type ThemeId,
   type ThemeRoles,
+  type Themes,
 } from '../site'
 import {
   groundKind,
@@ -21,9 +22,9 @@ import {
   roleName,
   themeGenerator,
   usefulGrounds,
+  type GeneratedRoles,
   type PaletteColor,
   type RoleId,
-  type SlotDecision,
 } from '../theme'
 
 /** The filled slots, as theme generation takes them. */
@@ -43,29 +44,54 @@ function themeName(palette: Palette, ground: ColorDecision): string {
 }
 
 /** The decisions of the generator are those of a site: its slots are the palette's own. */
-const asRoles = (roles: Readonly<Record<RoleId, SlotDecision>>) => roles as unknown as ThemeRoles
+const asRoles = (roles: GeneratedRoles) => roles as unknown as ThemeRoles
 
-/** A theme generated on a ground, named after it; ids and names that are taken are not given again. */
+/** Makes the roles of themes on grounds of any kind, around what is given; undefined without a filled slot. */
+function roleMaker(
+  palette: Palette,
+): ((ground: ColorDecision, given?: Partial<ThemeRoles>) => ThemeRoles) | undefined {
+  const colors = paletteColors(palette)
+  if (colors.length === 0) return undefined
+  const generate = themeGenerator(colors)
+  return (ground, given = {}) => {
+    const known = Object.entries(given).map(([role, decision]) => [
+      role,
+      { decision, color: decisionColor(palette, decision) },
+    ])
+    return asRoles(generate(ground, decisionColor(palette, ground), Object.fromEntries(known)))
+  }
+}
+
+/** A name that no other theme has, letter case aside. */
+function freeName(wanted: string, taken: readonly Theme[]): string {
+  const names = new Set(taken.map(({ name }) => name.toLowerCase()))
+  let name = wanted
+  for (let n = 2; names.has(name.toLowerCase()); n += 1) name = `${wanted.slice(0, 56)} ${n}`
+  return name
+}
+
+function newTheme(
+  wanted: string,
+  roles: ThemeRoles,
+  hand: readonly RoleId[],
+  taken: readonly Theme[],
+): Theme {
+  const name = freeName(wanted, taken)
+  const ids = taken.map((theme) => theme.id)
+  return { id: themeId.parse(idFromName(name, ids, 'theme')), name, roles, hand: [...hand] }
+}
+
+/**
+ * A theme generated on a ground, named after it; ids and names that are taken
+ * are not given again. Undefined without a filled slot.
+ */
 export function generateThemeOn(
   palette: Palette,
   ground: ColorDecision,
   taken: readonly Theme[],
 ): Theme | undefined {
-  const colors = paletteColors(palette)
-  if (!isBound(ground) || colors.length === 0) return undefined
-  const roles = themeGenerator(colors)(ground, decisionColor(palette, ground))
-  const stem = themeName(palette, ground)
-  const names = new Set(taken.map(({ name }) => name.toLowerCase()))
-  let name = stem
-  for (let n = 2; names.has(name.toLowerCase()); n += 1) name = `${stem.slice(0, 56)} ${n}`
-  const id = themeId.parse(
-    idFromName(
-      name,
-      taken.map((theme) => theme.id),
-      'theme',
-    ),
-  )
-  return { id, name, roles: asRoles(roles), hand: [] }
+  const roles = roleMaker(palette)?.(ground)
+  return roles && newTheme(themeName(palette, ground), roles, [], taken)
 }
 
 /** A theme for every useful ground of a palette; none without a filled slot. */
@@ -81,25 +107,20 @@ export function generateThemes(palette: Palette, taken: readonly Theme[] = []): 
 
 /**
  * A theme that was read from a file, made whole for this palette: roles it does
- * not have are generated on its ground. Undefined where they cannot be.
+ * not have are generated on its ground, around those it has. Undefined without
+ * a filled slot.
  */
 export function completeTheme(
   palette: Palette,
   read: { readonly name: string; readonly roles: Partial<ThemeRoles> },
   taken: readonly Theme[],
 ): Theme | undefined {
-  const ground = read.roles.ground
-  const first = paletteColors(palette)[0]
-  const base = ground && isBound(ground) ? ground : first && ({ slot: first.id } as ColorDecision)
-  const made = base && generateThemeOn(palette, base, taken)
-  if (!made) return undefined
-  const names = new Set(taken.map(({ name }) => name.toLowerCase()))
-  let { name } = read
-  for (let n = 2; names.has(name.toLowerCase()); n += 1) name = `${read.name.slice(0, 56)} ${n}`
-  const ids = taken.map(({ id }) => id)
+  const [first] = paletteColors(palette)
+  if (!first) return undefined
+  const { ground = { slot: first.id } as ColorDecision, ...given } = read.roles
+  const roles = roleMaker(palette)?.(ground, given)
   const hand = roleIds.filter((role) => read.roles[role])
-  const id = themeId.parse(idFromName(name, ids, 'theme'))
-  return { id, name, roles: { ...made.roles, ...read.roles } as ThemeRoles, hand }
+  return roles && newTheme(read.name, roles, hand, taken)
 }
 
 /** A cell that generating anew would decide otherwise. */
@@ -116,47 +137,75 @@ export interface Regeneration {
   readonly kept: readonly CellChange[]
   /** Themes for useful grounds that have none. */
   readonly add: readonly Theme[]
-  /** Themes on a loose ground: there is no slot to generate them from. */
-  readonly skipped: readonly Theme[]
 }
 
-/** What each cell of a theme would be if it were generated on the ground it has. */
-export function generatedRoles(palette: Palette, theme: Theme): ThemeRoles | undefined {
-  return roleMaker(palette)(theme)
+/**
+ * What some cells of a theme would be if they were generated on the ground it
+ * has, around what a person decided of the others. Undefined without a filled slot.
+ */
+export function generatedRoles(
+  palette: Palette,
+  theme: Theme,
+  wanted: readonly RoleId[],
+): ThemeRoles | undefined {
+  const kept = theme.hand.filter((role) => !wanted.includes(role))
+  return roleMaker(palette)?.(theme.roles.ground, decisionsOf(theme, kept))
 }
 
-function roleMaker(palette: Palette): (theme: Theme) => ThemeRoles | undefined {
-  const colors = paletteColors(palette)
-  const generate = colors.length ? themeGenerator(colors) : undefined
-  return ({ roles: { ground } }) => {
-    if (!generate || !isBound(ground) || !palette.slots[ground.slot]?.value) return undefined
-    return asRoles(generate(ground, decisionColor(palette, ground)))
-  }
+/** What a theme decides for some roles; not for its ground, which everything is made on. */
+function decisionsOf({ roles }: Theme, wanted: readonly RoleId[]): Partial<ThemeRoles> {
+  return Object.fromEntries(
+    wanted.flatMap((role) => (role === 'ground' ? [] : [[role, roles[role]]])),
+  )
 }
 
-/** What generating all themes anew would do; what a person decided by hand stays. */
-export function planRegeneration({ palette, themes }: Frame): Regeneration {
-  const rolesFor = roleMaker(palette)
-  const [changes, kept]: [CellChange[], CellChange[]] = [[], []]
-  const skipped: Theme[] = []
+function changesOf(theme: Theme, after: ThemeRoles, of: readonly RoleId[]): CellChange[] {
+  return of.flatMap((role) => {
+    const before = theme.roles[role]
+    if (canonicalJson(before) === canonicalJson(after[role])) return []
+    return [{ theme: theme.id, role, before, after: after[role] }]
+  })
+}
+
+/**
+ * What generating all themes anew would do. What a person decided by hand
+ * stays, and the rest is made around it, unless it is to be overruled.
+ */
+export function planRegeneration(
+  { palette, themes }: Frame,
+  { overrule = false }: { readonly overrule?: boolean } = {},
+): Regeneration {
+  const make = roleMaker(palette)
+  if (!make) return { changes: [], kept: [], add: [] }
   const all = themesInOrder(themes)
+  const changes: CellChange[] = []
+  const kept: CellChange[] = []
   for (const theme of all) {
-    const roles = rolesFor(theme)
-    if (!roles) {
-      skipped.push(theme)
-      continue
-    }
-    for (const role of roleIds) {
-      const [before, after] = [theme.roles[role], roles[role]]
-      if (canonicalJson(before) === canonicalJson(after)) continue
-      ;(theme.hand.includes(role) ? kept : changes).push({ theme: theme.id, role, before, after })
+    const { ground } = theme.roles
+    const afresh = make(ground)
+    if (overrule) changes.push(...changesOf(theme, afresh, roleIds))
+    else {
+      kept.push(...changesOf(theme, afresh, theme.hand))
+      const around = theme.hand.length ? make(ground, decisionsOf(theme, theme.hand)) : afresh
+      const free = roleIds.filter((role) => !theme.hand.includes(role))
+      changes.push(...changesOf(theme, around, free))
     }
   }
   const grounds = new Set(all.map(({ roles }) => canonicalJson(roles.ground)))
   const add = generateThemes(palette, all).filter(
     ({ roles }) => !grounds.has(canonicalJson(roles.ground)),
   )
-  return { changes, kept, add, skipped }
+  return { changes, kept, add }
+}
+
+/** The themes as they are once some cells are changed. */
+export function afterChanges(themes: Themes, changes: readonly CellChange[]): Theme[] {
+  return themesInOrder(themes).map((theme) => {
+    const own = changes.filter((change) => change.theme === theme.id)
+    if (own.length === 0) return theme
+    const roles = Object.fromEntries(own.map(({ role, after }) => [role, after]))
+    return { ...theme, roles: { ...theme.roles, ...roles } }
+  })
 }
 
 /** Why a role has its colour, in a few words: “Ink on Paper, 14.7:1”. */

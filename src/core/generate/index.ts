@@ -2,6 +2,7 @@ export { afterDark, darkEdition } from './dark-edition'
 export { disagreements, type Disagreement } from './disagreements'
 export { fixesFor, readableChoices, type CellFix, type ReadableChoice } from './fixes'
 export {
+  afterChanges,
   completeTheme,
   explainRole,
   generatedRoles,

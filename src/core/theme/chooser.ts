@@ -1,10 +1,14 @@
+import type { Color } from '../color'
 import {
+  givenInk,
+  inkContrast,
   inkDistance,
   inksOf,
   shadeInk,
   squaredDistance,
   STEP,
   worstContrast,
+  type Decision,
   type Footing,
   type Ink,
   type PaletteColor,
@@ -22,6 +26,18 @@ export interface Want {
   readonly apart?: number
   /** Fills must not let through what lies under them. */
   readonly opaque?: boolean
+  /** Inks that shall read on it, at WCAG 2.2's ratio for text. */
+  readonly bears?: readonly Ink[]
+}
+
+/** WCAG 2.2 §1.4.3, text of any size; §1.4.11, what must be seen of controls and icons. */
+export const [TEXT, SHAPE] = [4.5, 3]
+
+/** The lowest contrast of some inks on a fill. */
+function borne(fill: Ink, bears: readonly Ink[]): number {
+  let worst = Infinity
+  for (const ink of bears) worst = Math.min(worst, inkContrast(ink, fill))
+  return worst
 }
 
 /** Two roles that must be told apart, OKLab. */
@@ -37,6 +53,11 @@ export class Chooser {
     this.inks = inksOf(palette)
   }
 
+  /** An ink of what is decided already. */
+  given(decision: Decision, color: Color): Ink {
+    return givenInk(this.palette, decision, color)
+  }
+
   private contrastsOn(on: readonly Footing[]): Float64Array {
     let known = this.contrasts.get(on)
     if (!known) {
@@ -47,9 +68,14 @@ export class Chooser {
     return known
   }
 
-  /** The ink of least cost that reads; told apart from others if any is, else the farthest from them. */
+  /** As `find`; where nothing reads, what reads best. */
   choose(want: Want): Ink {
-    const { on, needs, cost, not = [], apart = APART, opaque } = want
+    return this.find(want) ?? this.strongest(want)
+  }
+
+  /** The ink of least cost that reads; told apart from others if any is, else the farthest from them. */
+  find(want: Want): Ink | undefined {
+    const { on, needs, cost, not = [], apart = APART, opaque, bears = [] } = want
     const contrasts = this.contrastsOn(on)
     const wanted = apart * apart
     let best: Ink | undefined
@@ -61,6 +87,7 @@ export class Chooser {
       if (contrast < needs) continue
       const ink = this.inks[i]!
       if (opaque && ink.color.alpha < 1) continue
+      if (bears.length && borne(ink, bears) < TEXT) continue
       let gap = Infinity
       for (const other of not) gap = Math.min(gap, squaredDistance(ink, other))
       if (gap < wanted) {
@@ -76,14 +103,14 @@ export class Chooser {
         least = price
       }
     }
-    return best ? this.refined(best, least, want) : (clearest ?? this.strongest(on))
+    return best ? this.refined(best, least, want) : clearest
   }
 
   /** The shade as near to the slot as the want allows, to a point of lightness. */
   private refined(
     ink: Ink,
     price: number,
-    { on, needs, cost, not = [], apart = APART }: Want,
+    { on, needs, cost, not = [], apart = APART, bears = [] }: Want,
   ): Ink {
     const toSlot = -Math.sign(ink.offset)
     let best = ink
@@ -92,16 +119,31 @@ export class Chooser {
       const nearer = shadeInk(this.palette, ink.from, ink.offset + toSlot * points)
       const contrast = worstContrast(nearer, on)
       if (contrast < needs || not.some((other) => inkDistance(other, nearer) < apart)) break
+      if (bears.length && borne(nearer, bears) < TEXT) break
       const own = cost(nearer, contrast)
       if (own < least) [best, least] = [nearer, own]
     }
     return best
   }
 
-  /** Where nothing reads on all footings, what reads best. */
-  private strongest(on: readonly Footing[]): Ink {
-    const contrasts = this.contrastsOn(on)
-    return this.inks[contrasts.indexOf(Math.max(...contrasts))]!
+  /** What reads best on all footings, and bears best: shade by shade, for what fits may be a narrow band. */
+  private strongest({ on, opaque, bears = [] }: Want): Ink {
+    const worth = (ink: Ink) => Math.min(worstContrast(ink, on), borne(ink, bears))
+    let best = this.inks[0]!
+    let most = -Infinity
+    const weigh = (ink: Ink) => {
+      if (opaque && ink.color.alpha < 1) return
+      const own = worth(ink)
+      if (own > most) [best, most] = [ink, own]
+    }
+    this.inks.forEach(weigh)
+    for (const { from, offset } of this.inks) {
+      const last = Math.min(offset + STEP - 1, 100)
+      for (let points = offset + 1; points <= last; points += 1) {
+        weigh(shadeInk(this.palette, from, points))
+      }
+    }
+    return best
   }
 
   /** The opaque ink nearest to a point in OKLab, a slot itself before a shade. */

@@ -81,7 +81,9 @@ describe('a theme', () => {
   test('decides every role by a slot or a shade of one', () => {
     for (const roles of allThemes(tern)) {
       expect(Object.keys(roles).sort()).toEqual([...roleIds].sort())
-      for (const { slot } of Object.values(roles)) expect(slot).toMatch(/^s[0-5]$/)
+      for (const decision of Object.values(roles)) {
+        expect(decision).toMatchObject({ slot: expect.stringMatching(/^s[0-5]$/) })
+      }
     }
   })
 
@@ -109,8 +111,8 @@ describe('a theme', () => {
       buttonFill: { slot: 's3' },
       quietFill: { slot: 's0', shade: { alpha: -100 } },
     })
-    expect(paper!.heading.shade).toBeUndefined()
-    expect(paper!.buttonFill.shade).toBeUndefined()
+    expect(paper!.heading).not.toHaveProperty('shade')
+    expect(paper!.buttonFill).not.toHaveProperty('shade')
   })
 
   /** Common practice, no source: of eight from light to dark, the fifth reads on the first and the fourth on the eighth. */

@@ -1,6 +1,6 @@
-export { themeGenerator, type GeneratedRoles } from './generate'
+export { themeGenerator, type GeneratedRoles, type GivenRoles } from './generate'
 export { groundKind, usefulGrounds, type GroundKind, type UsefulGround } from './grounds'
-export type { PaletteColor, SlotDecision } from './inks'
+export type { Decision, PaletteColor, SlotDecision } from './inks'
 export {
   roleGroups,
   roleIds,

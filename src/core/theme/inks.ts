@@ -12,10 +12,13 @@ export interface SlotDecision {
   readonly shade?: Shade
 }
 
-/** A colour that the palette can give, with what is asked of it again and again. */
-export interface Ink {
-  readonly decision: SlotDecision
-  /** The index of its slot in the palette. */
+/** What decides a colour: a slot of the palette, a shade of one, or a value of its own. */
+export type Decision = SlotDecision | { readonly value: string }
+
+/** A colour that the palette can give, or that a person gave, with what is asked of it again and again. */
+export interface Ink<D extends Decision = Decision> {
+  readonly decision: D
+  /** The index of its slot in the palette; −1 for a colour that is none of it. */
   readonly from: number
   /** Points of lightness from the slot itself, −100…100. */
   readonly offset: number
@@ -32,16 +35,15 @@ export interface Ink {
 export const STEP = 5
 
 /** Always the same members in the same order: these are read millions of times. */
-function inkOf(
-  slot: string,
+function inkOf<D extends Decision>(
+  decision: D,
   from: number,
   offset: number,
-  shade: Shade | undefined,
   color: Color,
-): Ink {
+): Ink<D> {
   const { l, a, b } = toOklab(color)
   return {
-    decision: shade ? { slot, shade } : { slot },
+    decision,
     from,
     offset,
     color,
@@ -53,20 +55,36 @@ function inkOf(
   }
 }
 
+/** An ink of what is decided already; its slot is known by its id, where the palette has it. */
+export function givenInk(palette: readonly PaletteColor[], decision: Decision, color: Color): Ink {
+  const from = palette.findIndex(({ id }) => 'slot' in decision && decision.slot === id)
+  return inkOf(decision, from, 0, color)
+}
+
 /** What makes a slot opaque again: its shades are, so that what they give does not hang on what lies under them. */
 const opacity = (color: Color): Shade =>
   color.alpha < 1 ? { alpha: Math.ceil((1 - color.alpha) * 100) } : {}
 
 type Shader = (shade: Shade | undefined) => Color
 
-function shadeBy(shaded: Shader, { id, color }: PaletteColor, from: number, offset: number): Ink {
+function shadeBy(
+  shaded: Shader,
+  { id, color }: PaletteColor,
+  from: number,
+  offset: number,
+): Ink<SlotDecision> {
   const shade = { ...(offset ? { lightness: offset } : {}), ...opacity(color) }
   const wanted = Object.keys(shade).length ? shade : undefined
-  return inkOf(id, from, offset, wanted, shaded(wanted))
+  const decision = wanted ? { slot: id, shade: wanted } : { slot: id }
+  return inkOf(decision, from, offset, shaded(wanted))
 }
 
 /** One shade of a slot by lightness, opaque. */
-export function shadeInk(palette: readonly PaletteColor[], from: number, offset: number): Ink {
+export function shadeInk(
+  palette: readonly PaletteColor[],
+  from: number,
+  offset: number,
+): Ink<SlotDecision> {
   const slot = palette[from]!
   return shadeBy(shadesOf(slot.color), slot, from, offset)
 }
@@ -87,7 +105,7 @@ function rampOf(slot: PaletteColor, from: number): readonly Ink[] {
   if (ramps.size >= MOST_RAMPS) ramps.clear()
   const shaded = shadesOf(color)
   const { l } = toOklab(color)
-  const ramp: Ink[] = color.alpha < 1 ? [inkOf(id, from, 0, undefined, color)] : []
+  const ramp: Ink[] = color.alpha < 1 ? [inkOf({ slot: id }, from, 0, color)] : []
   for (let offset = -100; offset <= 100; offset += STEP) {
     const at = l + offset / 100
     if (at > -STEP / 100 && at < 1 + STEP / 100) ramp.push(shadeBy(shaded, slot, from, offset))
@@ -124,6 +142,17 @@ export function worstContrast(ink: Ink, grounds: readonly Footing[]): number {
   let worst = Infinity
   for (const ground of grounds) worst = Math.min(worst, inkContrast(ink, ground))
   return worst
+}
+
+/** Whether an ink has the contrast it needs on every one of some footings. */
+export const reads = (ink: Ink, on: readonly Footing[], needs: number): boolean =>
+  worstContrast(ink, on) >= needs
+
+/** What others stand on where a fill is painted: itself, or what it lets through of all that lies under it. */
+export function footingsOf({ color, luminance: own }: Ink, under: readonly Footing[]): Footing[] {
+  return color.alpha < 1
+    ? under.map((below) => footing(over(color, below.color)))
+    : [{ color, luminance: own }]
 }
 
 /** Distance in OKLab, squared: for comparisons. */

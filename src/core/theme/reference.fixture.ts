@@ -1,14 +1,12 @@
 import wcagContrast from 'wcag-contrast'
-import { over, shadesOf, toBytes, white, type Color } from '../color'
+import { colorOf, over, shadesOf, toBytes, white, type Color } from '../color'
 import type { GeneratedRoles } from './generate'
-import type { PaletteColor, SlotDecision } from './inks'
+import type { Decision, PaletteColor } from './inks'
 import { rolePairs, type RoleId } from './roles'
 
-export function colorOfDecision(
-  palette: readonly PaletteColor[],
-  { slot, shade }: SlotDecision,
-): Color {
-  return shadesOf(palette.find(({ id }) => id === slot)!.color)(shade)
+export function colorOfDecision(palette: readonly PaletteColor[], decision: Decision): Color {
+  if ('value' in decision) return colorOf(decision.value)!
+  return shadesOf(palette.find(({ id }) => id === decision.slot)!.color)(decision.shade)
 }
 
 /** The contrast that the reference library (wcag-contrast) gives, of 8-bit colours as they are painted. */
@@ -16,7 +14,7 @@ export const referenceContrast = (a: Color, b: Color): number =>
   wcagContrast.rgb([...toBytes(a)], [...toBytes(b)])
 
 /** The grounds that a role is seen as: fills that let through are seen over ground and cards. */
-function seenGrounds(color: (role: RoleId) => Color, on: RoleId): Color[] {
+export function seenGroundsOf(color: (role: RoleId) => Color, on: RoleId): Color[] {
   const ground = over(color('ground'), white)
   if (on === 'ground') return [ground]
   const surface = over(color('surface'), ground)
@@ -32,7 +30,7 @@ export function pairsThatFail(palette: readonly PaletteColor[], roles: Generated
     return own
   }
   return rolePairs.flatMap(({ role, on, needs }) =>
-    seenGrounds(color, on).flatMap((ground) => {
+    seenGroundsOf(color, on).flatMap((ground) => {
       const ratio = referenceContrast(over(color(role), ground), ground)
       return ratio < needs ? [`${role} on ${on}: ${ratio.toFixed(3)}`] : []
     }),

@@ -11,7 +11,9 @@ import { useEditor, useEditorState } from '../editor'
 import { Button, FileButton, Popover } from '../kit'
 import { counted, editProblemWords, readProblemWords } from '../words'
 
-/** A new theme, generated on a ground that is chosen from the palette. */
+const noColors = 'The palette holds no colour to make a theme of. Fill a slot first.'
+
+/** A new theme, generated on a ground that is chosen. */
 export function AddTheme() {
   const editor = useEditor()
   const { palette, themes } = useEditorState((state) => state.docs.frame)
@@ -19,7 +21,7 @@ export function AddTheme() {
   const add = (ground: ColorDecision) => {
     const theme = generateThemeOn(palette, ground, themesInOrder(themes))
     if (!theme) {
-      toast.error('A theme stands on a slot or a shade of one. Choose one from the palette.')
+      toast.error(noColors)
       return
     }
     const problem = editor.dispatch({ type: 'addTheme', theme })
@@ -63,6 +65,7 @@ function ThemesFromFile({ onDone }: { readonly onDone: () => void }) {
       const theme = completeTheme(palette, each, [...present, ...added])
       if (theme) added.push(theme)
     }
+    if (read.themes.length > 0 && added.length === 0) toast.error(noColors)
     if (added.length === 0) return
     const told = `${counted(added.length, 'theme')} from a file`
     const problem = editor.dispatch({ type: 'setCells', told, cells: [], hand: true, add: added })

@@ -4,7 +4,7 @@ import { ArrowRight } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { writeDecision } from '@/core/edit'
-import { planRegeneration, type CellChange } from '@/core/generate'
+import { afterChanges, planRegeneration, type CellChange } from '@/core/generate'
 import { failingRoles } from '@/core/resolve'
 import { themesInOrder, type Frame } from '@/core/site'
 import { roleName } from '@/core/theme'
@@ -29,12 +29,14 @@ export function RegenerateDialog({ open, onOpenChange }: RegenerateDialogProps) 
 function Plan({ onDone }: { readonly onDone: () => void }) {
   const editor = useEditor()
   const frame = useEditorState((state) => state.docs.frame)
-  const plan = useMemo(() => planRegeneration(frame), [frame])
   const [adding, setAdding] = useState(true)
-  const [over, setOver] = useState(false)
-  const changes = over ? [...plan.changes, ...plan.kept] : plan.changes
+  const [overrule, setOverrule] = useState(false)
+  const plan = useMemo(() => planRegeneration(frame), [frame])
+  const { changes } = useMemo(
+    () => (overrule ? planRegeneration(frame, { overrule }) : plan),
+    [frame, plan, overrule],
+  )
   const add = adding ? plan.add : []
-  const failingNow = failingRoles(frame.palette, themesInOrder(frame.themes)).length
   const isEmpty = Object.values(frame.palette.slots).every(({ value }) => value === null)
   if (isEmpty) {
     return (
@@ -62,7 +64,8 @@ function Plan({ onDone }: { readonly onDone: () => void }) {
       <p>
         {nothing
           ? 'The themes are just what the palette gives; nothing would change.'
-          : `${counted(changes.length, 'cell')} would change. ${failingNow ? `${counted(failingNow, 'pair')} cannot be read now; what is generated always can.` : ''}`}
+          : `${counted(changes.length, 'cell')} would change.`}{' '}
+        <Readable frame={frame} changes={changes} />
       </p>
       <ChangeList frame={frame} changes={changes} />
       {plan.add.length > 0 && (
@@ -71,15 +74,9 @@ function Plan({ onDone }: { readonly onDone: () => void }) {
         </Tick>
       )}
       {plan.kept.length > 0 && (
-        <Tick checked={over} onChange={setOver}>
+        <Tick checked={overrule} onChange={setOverrule}>
           Also change {counted(plan.kept.length, 'cell')} decided by hand, which stay otherwise
         </Tick>
-      )}
-      {plan.skipped.length > 0 && (
-        <p className="text-soft">
-          {plan.skipped.map(({ name }) => name).join(', ')}: left as it is, since its ground is no
-          filled slot.
-        </p>
       )}
       <Button look="strong" disabled={nothing} onClick={apply}>
         Generate
@@ -88,13 +85,31 @@ function Plan({ onDone }: { readonly onDone: () => void }) {
   )
 }
 
-function ChangeList({
-  frame,
-  changes,
-}: {
+/** Tells what cannot be read before and after; what is decided by hand may leave nothing that can. */
+function Readable({ frame: { palette, themes }, changes }: Changes) {
+  const [before, after] = useMemo(
+    () => [
+      failingRoles(palette, themesInOrder(themes)),
+      failingRoles(palette, afterChanges(themes, changes)),
+    ],
+    [palette, themes, changes],
+  )
+  if (before.length === 0 && after.length === 0) return null
+  const now = `${counted(before.length, 'pair')} cannot be read now`
+  if (after.length === 0) return `${now}; then all can.`
+  const named = after
+    .slice(0, 3)
+    .map(({ theme, role }) => `${roleName(role).toLowerCase()} in ${theme.name}`)
+  const more = after.length > named.length ? ` and ${after.length - named.length} more` : ''
+  return `${now}. ${counted(after.length, 'pair')} would still not be: what is decided by hand leaves no colour that can (${named.join(', ')}${more}).`
+}
+
+interface Changes {
   readonly frame: Frame
   readonly changes: readonly CellChange[]
-}) {
+}
+
+function ChangeList({ frame, changes }: Changes) {
   const { palette, themes } = frame
   if (changes.length === 0) return null
   return (

@@ -95,7 +95,9 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
     )
   }
   const regenerate = () => {
-    const made = new Map(chosen.map((theme) => [theme.id, generatedRoles(palette, theme)]))
+    const made = new Map(
+      chosen.map((theme) => [theme.id, generatedRoles(palette, theme, cells.roles)]),
+    )
     const back = all.flatMap((cell): CellDecision[] => {
       const decision = made.get(cell.theme)?.[cell.role]
       return decision ? [{ ...cell, decision }] : []

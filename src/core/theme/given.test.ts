@@ -1,0 +1,91 @@
+import fc from 'fast-check'
+import { over, writeHex, type Color } from '../color'
+import { anyColor, anyOpaque } from '../color/random-color.fixture'
+import { themeGenerator, type GeneratedRoles, type GivenRoles } from './generate'
+import {
+  colorOfDecision,
+  pairsThatFail,
+  referenceContrast,
+  seenGroundsOf,
+} from './reference.fixture'
+import { roleIds, rolePairs, roles, type RoleId } from './roles'
+
+const loose = (color: Color) => ({ decision: { value: writeHex(color) }, color })
+const givenRoles = (given: Partial<Record<RoleId, Color>>): GivenRoles =>
+  Object.fromEntries(Object.entries(given).map(([role, color]) => [role, loose(color)]))
+
+const anyGiven = fc
+  .uniqueArray(fc.constantFrom(...roleIds.filter((id) => id !== 'ground')), { maxLength: 9 })
+  .chain((ids) =>
+    fc.record(
+      Object.fromEntries(
+        ids.map((id) => [id, fc.oneof({ weight: 5, arbitrary: anyOpaque }, anyColor)]),
+      ) as Record<RoleId, fc.Arbitrary<Color>>,
+    ),
+  )
+
+const greys = Array.from({ length: 256 }, (_, i) => ({
+  r: i / 255,
+  g: i / 255,
+  b: i / 255,
+  alpha: 1,
+}))
+const lowest = (color: Color, grounds: readonly Color[]) =>
+  Math.min(...grounds.map((ground) => referenceContrast(over(color, ground), ground)))
+
+/** A hair above what is needed: a band of greys this narrow may hold no shade of a palette. */
+const NARROW = 1.04
+
+/** Why a failing pair cannot be helped: both are given, or what is given leaves no grey that reads. */
+function excused(
+  made: GeneratedRoles,
+  given: Partial<Record<RoleId, Color>>,
+  role: RoleId,
+  on: RoleId,
+): boolean {
+  const color = (id: RoleId) => colorOfDecision([], made[id])
+  if (!given[role]) {
+    const grounds = roles[role].on.flatMap((each) => seenGroundsOf(color, each))
+    return greys.every((grey) => lowest(grey, grounds) < roles[role].needs! * NARROW)
+  }
+  if (given[on] || on === 'ground') return true
+  // Cards take the ground where no other colour serves: then it is the ground that does not.
+  if (on === 'surface')
+    return lowest(color(role), seenGroundsOf(color, 'ground')) < roles[role].needs!
+  const borne = rolePairs.filter((pair) => pair.on === on && given[pair.role])
+  return greys.every((grey) =>
+    borne.some((pair) => lowest(color(pair.role), [grey]) < pair.needs * NARROW),
+  )
+}
+
+test('around what is given, a pair fails only where nothing can help: any palette, ground and given roles (wcag-contrast)', () => {
+  let count = 0
+  fc.assert(
+    fc.property(
+      fc.array(anyOpaque, { minLength: 1, maxLength: 12 }),
+      anyColor,
+      anyGiven,
+      (colors, ground, given) => {
+        const palette = colors.map((color, i) => ({ id: `s${i}`, color }))
+        const made = themeGenerator(palette)({ value: writeHex(ground) }, ground, givenRoles(given))
+        for (const [id, color] of Object.entries(given)) {
+          expect(made[id as RoleId]).toEqual({ value: writeHex(color) })
+        }
+        const absolute = Object.fromEntries(
+          Object.entries(made).map(([id, decision]) => [
+            id,
+            { value: writeHex(colorOfDecision(palette, decision)) },
+          ]),
+        ) as GeneratedRoles
+        const failing = pairsThatFail(palette, made).filter((pair) => {
+          const [, role, on] = /^(\w+) on (\w+)/.exec(pair)!
+          return !excused(absolute, given, role as RoleId, on as RoleId)
+        })
+        expect(failing).toEqual([])
+        count += Object.keys(given).length
+      },
+    ),
+    { numRuns: 120 },
+  )
+  expect(count).toBeGreaterThan(120)
+})

@@ -1,0 +1,88 @@
+import { SHAPE, TEXT } from './chooser'
+import { footingsOf, inkDistance, reads, type Ink } from './inks'
+import { off, shading, those, type Setting } from './setting'
+
+/** Hues (OKLCH degrees) that are read as good, as caution and as bad news. Common practice, no source. */
+const HUES = { success: 150, warning: 75, danger: 27 } as const
+
+function hueGap(ink: Ink, hue: number): number {
+  if (ink.chroma < 0.03) return 0.5
+  const own = (Math.atan2(ink.b, ink.a) * 180) / Math.PI
+  const gap = Math.abs(((own - hue + 540) % 360) - 180)
+  return gap / 180
+}
+
+export function marksOn({ chooser, base, lab, grounds, known }: Setting, sign: Ink) {
+  const groundChroma = Math.hypot(lab.a, lab.b)
+  const mark = (hue: number) =>
+    chooser.choose({
+      on: grounds,
+      needs: TEXT,
+      cost: (ink) => hueGap(ink, hue) * 2 + shading(ink) * 0.5,
+    })
+  return {
+    line:
+      known.line ??
+      chooser.choose({
+        on: base,
+        needs: 1,
+        opaque: true,
+        cost: (ink, ratio) =>
+          off(ratio, 1.45) + shading(ink) * 0.4 + Math.abs(ink.chroma - groundChroma) * 2,
+      }),
+    accent:
+      known.accent ??
+      chooser.choose({
+        on: grounds,
+        needs: SHAPE,
+        cost: (ink) => shading(ink) * 1.5 - Math.min(ink.chroma, 0.2) * 5,
+      }),
+    focus: known.focus ?? sign,
+    success: known.success ?? mark(HUES.success),
+    warning: known.warning ?? mark(HUES.warning),
+    danger: known.danger ?? mark(HUES.danger),
+  }
+}
+
+export function fieldOn(
+  { chooser, base, grounds, known }: Setting,
+  cards: Ink,
+  { text, mutedText }: Readonly<Record<'text' | 'mutedText', Ink>>,
+) {
+  const bears = those([known.fieldText, known.fieldHint])
+  const onCards = footingsOf(cards, grounds)
+  const fieldGround =
+    known.fieldGround ??
+    (bears.every((ink) => reads(ink, onCards, TEXT))
+      ? cards
+      : chooser.choose({
+          on: base,
+          needs: 1,
+          opaque: true,
+          bears,
+          cost: (ink) => shading(ink) + inkDistance(ink, cards),
+        }))
+  const on = footingsOf(fieldGround, grounds)
+  const wordOr = (word: Ink, wish: number, not: readonly Ink[] = []) =>
+    reads(word, on, TEXT)
+      ? word
+      : chooser.choose({
+          on,
+          needs: TEXT,
+          not,
+          cost: (ink, ratio) => shading(ink) * 0.6 + off(ratio, wish) + ink.chroma * 2,
+        })
+  const fieldText = known.fieldText ?? wordOr(text, 11.5)
+  return {
+    fieldGround,
+    fieldText,
+    fieldHint: known.fieldHint ?? wordOr(mutedText, 5.6, [fieldText]),
+    fieldLine:
+      known.fieldLine ??
+      chooser.choose({
+        on: grounds,
+        needs: SHAPE,
+        cost: (ink, ratio) => shading(ink) * 0.7 + off(ratio, 3.8) + ink.chroma * 2,
+      }),
+  }
+}
