@@ -1,5 +1,5 @@
 import { expect, test, type APIRequestContext } from '@playwright/test'
-import { isSaved, openPaint, tern } from './editor'
+import { isSaved, openPaint, restful, tern } from './editor'
 
 const api = `/api${tern}`
 const revisionOf = async (request: APIRequestContext) =>
@@ -50,10 +50,12 @@ for (const [name, colors] of palettes) {
       .getByRole('group', { name: /^Set all/ })
       .getByRole('button', { name: 'Spark', exact: true })
       .click()
+    await isSaved(page)
     await page.getByRole('button', { name: 'Label', exact: true }).first().click()
     const together = page.getByRole('button', { name: 'Take the nearest that can, in each' })
     const single = page.getByRole('button', { name: /^Main button, label in .* to/ })
-    await page.waitForTimeout(200)
+    await expect(page.getByRole('heading', { name: 'Main button, label' })).toBeVisible()
+    await restful(page)
     if (await together.isVisible()) await together.click()
     else while (await single.count()) await single.first().click()
     await page.getByLabel('Roles that are shown').selectOption('failing')

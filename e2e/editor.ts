@@ -67,3 +67,8 @@ export async function undo(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
   await stored
 }
+
+/** Waits until the page has nothing left to draw: what is told beside a table is drawn after it. */
+export async function restful(page: Page): Promise<void> {
+  await page.evaluate(() => new Promise<void>((done) => requestIdleCallback(() => done())))
+}

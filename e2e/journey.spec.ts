@@ -7,6 +7,7 @@ import {
   setSlot,
   stageFrame,
   tern,
+  undo,
 } from './editor'
 
 test('one slot and one theme change; everything follows, survives a reload, and is undone', async ({
@@ -57,9 +58,7 @@ test('one slot and one theme change; everything follows, survives a reload, and 
   await stageFrame(page).locator('h1').waitFor()
   expect(await computedOnStage(page, button, 'background-color')).toBe(blue)
   for (let i = 0; i < 3; i += 1) {
-    await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
-    await page.waitForTimeout(250)
-    await isSaved(page)
+    await undo(page)
   }
   await expect
     .poll(() => computedOnStage(page, button, 'background-color'))

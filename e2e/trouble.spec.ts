@@ -58,8 +58,7 @@ test('two windows: the later one is told, loads, and its change is replayed', as
   await expect(page.locator('[data-slot="ink"]')).toContainText('#101820')
   for (let i = 0; i < 2; i += 1) {
     await page.keyboard.press('Escape')
-    await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
-    await page.waitForTimeout(300)
+    await undo(page)
   }
   await expect(page.locator('[data-slot="ink"]')).toContainText('#17211F')
   await expect(page.locator('[data-slot="slate"]')).toContainText('#5C6866')
