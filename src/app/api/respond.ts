@@ -87,9 +87,11 @@ export async function respondFile(
   })
 }
 
+/** Whether a page of another host sends this; `null` is the origin of a page without one. */
 function isForeign(request: Request): boolean {
   const origin = request.headers.get('origin')
-  return origin !== null && new URL(origin).host !== request.headers.get('host')
+  if (origin === null) return false
+  return !URL.canParse(origin) || new URL(origin).host !== request.headers.get('host')
 }
 
 /** Checks where a request comes from and what it holds, then runs the service with its body. */

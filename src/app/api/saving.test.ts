@@ -118,12 +118,17 @@ test.each([
   expect(await response.json()).toMatchObject({ problem: { code } })
 })
 
-test('a request from a foreign page is turned away', async () => {
+test.each([
+  ['another host', 'http://elsewhere.example'],
+  ['a page without an origin', 'null'],
+  ['what is no address', '::'],
+])('a request from %s is turned away', async (_told, origin) => {
   const request = new Request('http://localhost/api', {
     method: 'POST',
     body: '{}',
-    headers: { origin: 'http://elsewhere.example', host: 'localhost' },
+    headers: { origin, host: 'localhost' },
   })
   const response = await POST(request, { params: Promise.resolve({ site: siteId }) })
   expect(response.status).toBe(403)
+  expect(await response.json()).toEqual({ problem: { code: 'foreign-origin' } })
 })

@@ -132,6 +132,14 @@ describe('generating anew', () => {
     ).toEqual(themesInOrder(next.themes).map(({ roles: own }) => own))
   })
 
+  test('where cards leave no colour that reads on both, words read on the ground', () => {
+    const frame = byHand(ternFrame, 'on-paper', { surface: { slot: 'ink' as SlotId } })
+    const [paper] = afterChanges(frame.themes, planRegeneration(frame).changes)
+    const failing = failingRoles(palette, [paper!])
+    expect(failing.length).toBeGreaterThan(5)
+    expect(new Set(failing.map(({ reading }) => reading.on))).toEqual(new Set(['surface']))
+  })
+
   test('a loose ground stays, and the theme is made on it', () => {
     const frame = byHand(ternFrame, 'on-mist', { ground: { value: '#7a7a7a' } })
     expect(failing(frame)).toContain('on-mist text')

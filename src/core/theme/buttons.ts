@@ -53,22 +53,20 @@ export function mainButton({ chooser, base, grounds, known }: Setting) {
   }
 }
 
-/** An outline that fills when it is pointed at; it has a fill at rest only where a given label asks for one. */
-export function quietButton({ chooser, base, lab, clear, grounds, known }: Setting, sign: Ink) {
+/** An outline that fills when it is pointed at; it has a fill at rest only where its label asks for one. */
+export function quietButton(
+  { chooser, base, lab, clear, grounds, known }: Setting,
+  sign: Ink,
+  edge: Ink,
+) {
   const { quietLabel, quietLine, quietHoverFill, quietHoverLabel } = known
   const nearGround = (ink: Ink) => shading(ink) + inkDistance(ink, lab)
-  const readsClear = !quietLabel || reads(quietLabel, grounds, TEXT)
+  const word = quietLabel ?? sign
   const quietFill =
     known.quietFill ??
-    (readsClear
+    (reads(word, grounds, TEXT)
       ? clear
-      : chooser.choose({
-          on: base,
-          needs: 1,
-          opaque: true,
-          bears: those([quietLabel]),
-          cost: nearGround,
-        }))
+      : chooser.choose({ on: base, needs: 1, opaque: true, bears: [word], cost: nearGround }))
   const labelOn = (on: readonly Footing[]) =>
     chooser.choose({ on, needs: TEXT, opaque: true, cost: nearGround })
   const under = footingsOf(quietFill, grounds)
@@ -86,7 +84,7 @@ export function quietButton({ chooser, base, lab, clear, grounds, known }: Setti
   return {
     quietFill,
     quietLabel: quietLabel ?? (reads(sign, under, TEXT) ? sign : labelOn(under)),
-    quietLine: quietLine ?? sign,
+    quietLine: quietLine ?? edge,
     quietHoverFill: hoverFill,
     quietHoverLabel: quietHoverLabel ?? labelOn(footingsOf(hoverFill, grounds)),
   }

@@ -68,9 +68,14 @@ export class Chooser {
     return known
   }
 
-  /** As `find`; where nothing reads, what reads best. */
+  /** As `find`; where nothing reads on all footings, what reads on the first, or else what reads best. */
   choose(want: Want): Ink {
-    return this.find(want) ?? this.strongest(want)
+    const found = this.find(want)
+    if (found) return found
+    const best = this.strongest(want)
+    const [first, ...others] = want.on
+    if (!first || others.length === 0 || worstContrast(best, want.on) >= want.needs) return best
+    return this.choose({ ...want, on: [first] })
   }
 
   /** The ink of least cost that reads; told apart from others if any is, else the farthest from them. */

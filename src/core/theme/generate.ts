@@ -5,7 +5,7 @@ import { footing, reads, type Decision, type Footing, type Ink, type PaletteColo
 import { fieldOn, marksOn } from './marks'
 import { roleIds, roles, type RoleId } from './roles'
 import type { KnownInks, Lab } from './setting'
-import { signOn, wordsOn } from './words'
+import { edgeOn, signOn, wordsOn } from './words'
 
 export type GeneratedRoles = Readonly<Record<RoleId, Decision>>
 
@@ -69,13 +69,14 @@ function themeOn(
   const setting = { chooser, base, lab, clear, grounds, known }
   const words = wordsOn(setting)
   const sign = signOn(setting, words)
+  const edge = edgeOn(setting, sign)
   return {
     ground,
     surface: cards.decision,
     ...decisions(words),
     ...decisions(mainButton(setting)),
-    ...decisions(quietButton(setting, sign)),
-    ...decisions(marksOn(setting, sign)),
+    ...decisions(quietButton(setting, sign, edge)),
+    ...decisions(marksOn(setting, edge)),
     ...decisions(fieldOn(setting, cards, words)),
   }
 }

@@ -12,7 +12,7 @@ function hueGap(ink: Ink, hue: number): number {
   return gap / 180
 }
 
-export function marksOn({ chooser, base, lab, grounds, known }: Setting, sign: Ink) {
+export function marksOn({ chooser, base, lab, grounds, known }: Setting, edge: Ink) {
   const groundChroma = Math.hypot(lab.a, lab.b)
   const mark = (hue: number) =>
     chooser.choose({
@@ -37,7 +37,7 @@ export function marksOn({ chooser, base, lab, grounds, known }: Setting, sign: I
         needs: SHAPE,
         cost: (ink) => shading(ink) * 1.5 - Math.min(ink.chroma, 0.2) * 5,
       }),
-    focus: known.focus ?? sign,
+    focus: known.focus ?? edge,
     success: known.success ?? mark(HUES.success),
     warning: known.warning ?? mark(HUES.warning),
     danger: known.danger ?? mark(HUES.danger),

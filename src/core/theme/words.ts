@@ -1,4 +1,4 @@
-import { TEXT } from './chooser'
+import { SHAPE, TEXT } from './chooser'
 import { inkDistance, reads, worstContrast, type Ink } from './inks'
 import { CHANGED, extreme, off, shading, type Setting } from './setting'
 
@@ -62,4 +62,15 @@ function linkOn({ chooser, grounds }: Setting, not: readonly Ink[]): Ink {
 export function signOn(setting: Setting, { link, text, heading }: ReturnType<typeof wordsOn>): Ink {
   const serves = link.color.alpha === 1 && reads(link, setting.grounds, TEXT)
   return serves ? link : linkOn(setting, [text, heading])
+}
+
+/** The same for outlines and focus rings, which need less and may be found where no word reads. */
+export function edgeOn({ chooser, grounds }: Setting, sign: Ink): Ink {
+  if (reads(sign, grounds, SHAPE)) return sign
+  return chooser.choose({
+    on: grounds,
+    needs: SHAPE,
+    opaque: true,
+    cost: (ink) => shading(ink) + inkDistance(ink, sign),
+  })
 }
