@@ -7,14 +7,20 @@ module.exports = {
     {
       name: 'core-knows-nothing-above-it',
       severity: 'error',
-      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core', pathNot: '\\.(test|fixture)\\.ts$' },
       to: { path: '^src/(app|ui|server|workers)|^demo|^tools' },
+    },
+    {
+      name: 'fixtures-are-for-tests',
+      severity: 'error',
+      from: { path: '^src', pathNot: '\\.(test|fixture)\\.tsx?$' },
+      to: { path: '\\.fixture\\.ts$' },
     },
     {
       name: 'core-is-plain-typescript',
       comment: 'No React, no Next, no database, no Node in the core.',
       severity: 'error',
-      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      from: { path: '^src/core', pathNot: '\\.(test|fixture)\\.ts$' },
       to: {
         path: 'node_modules/(react|react-dom|next|sequelize|pg|sharp)/|^(node:)?(fs|path|crypto)$',
       },
