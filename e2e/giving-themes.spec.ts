@@ -1,7 +1,8 @@
 import { expect, test, type APIRequestContext } from '@playwright/test'
 import sharp from 'sharp'
 import wcagContrast from 'wcag-contrast'
-import { computedOnStage, isSaved, openPaint, tern, undo } from './editor'
+import type { Frame } from '@/core/site'
+import { computedOnStage, isSaved, openPaint, openView, setSlot, tern, undo } from './editor'
 
 test('a chip on the stage shows another theme in place and gives it', async ({ page }) => {
   await openPaint(page)
@@ -183,4 +184,39 @@ test('a dark edition follows the visitor, or a switch; both can be read', async 
   await visitor.close()
   await undo(page)
   await undo(page)
+})
+
+test('after another palette the dark edition is generated anew, and can be read', async ({
+  page,
+  request,
+}) => {
+  await openView(page, '/themes')
+  await page.getByLabel('Dark edition').selectOption('visitor')
+  await page.locator('[data-cell="on-paper/buttonFill"]').click()
+  await page.keyboard.type('#ffe08a')
+  await page.keyboard.press('Enter')
+  await isSaved(page)
+  await openPaint(page)
+  await setSlot(page, 'ink', '#f3e9d2')
+  await isSaved(page)
+
+  await openView(page, '/themes')
+  await page.getByRole('button', { name: 'Light', exact: true }).click()
+  await page.getByRole('button', { name: 'Generate …' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Generate the dark edition from the palette' })
+  await expect(dialog).toContainText(/\d+ pairs cannot be read now; then all can\./)
+  await expect(dialog).toContainText('Also change 1 cell decided by hand')
+  await dialog.getByRole('button', { name: 'Generate', exact: true }).click()
+  await page.getByLabel('Roles that are shown').selectOption('failing')
+  await expect(page.getByText('Everything in every theme can be read.')).toBeVisible()
+  await isSaved(page)
+  const { frame } = (await (await request.get(`/api${tern}`)).json()) as { frame: Frame }
+  expect(Object.values(frame.themes.byId).map(({ dark }) => dark?.buttonFill)).toContainEqual({
+    value: '#ffe08a',
+  })
+  // With the edition gone, the light one is what is seen.
+  for (let i = 0; i < 4; i += 1) await undo(page)
+  await expect(page.getByLabel('Dark edition')).toHaveValue('light')
+  await page.getByLabel('Roles that are shown').selectOption('used')
+  await expect(page.locator('[data-cell="on-paper/ground"]')).toContainText('Paper')
 })

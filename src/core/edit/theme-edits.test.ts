@@ -49,6 +49,7 @@ describe('deciding cells', () => {
     expect(theme(paper, dark).roles).toBe(theme(paper).roles)
     expect(theme(paper, dark).dark).toEqual({ ...theme(paper).roles, link: { slot: 'ink' } })
     expect(theme(paper, dark).hand).toEqual(theme(paper).hand)
+    expect(theme(paper, dark).darkHand).toEqual(['link'])
   })
 
   test('all or nothing: one cell that cannot be decided refuses all', () => {

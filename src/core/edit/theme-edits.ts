@@ -102,12 +102,12 @@ export const setCells = defineEdit<z.infer<typeof setCellsCommand>>({
       if (dark) {
         theme.dark ??= { ...theme.roles }
         theme.dark[role] = decision
-        continue
-      }
-      theme.roles[role] = decision
-      const others = theme.hand.filter((each) => each !== role)
-      const next = hand ? [...others, role] : others
-      if (next.length !== theme.hand.length) theme.hand = next
+      } else theme.roles[role] = decision
+      const before = (dark ? theme.darkHand : theme.hand) ?? []
+      if (before.includes(role) === hand) continue
+      theme[dark ? 'darkHand' : 'hand'] = hand
+        ? [...before, role]
+        : before.filter((each) => each !== role)
     }
     for (const theme of add) {
       if (missingSlot(draft, Object.values(theme.roles))) return 'slot-gone'
@@ -197,6 +197,7 @@ export const setEdition = defineEdit<z.infer<typeof setEditionCommand>>({
       if (!theme) return 'theme-gone'
       if (missingSlot(draft, Object.values(roles))) return 'slot-gone'
       theme.dark = roles
+      delete theme.darkHand
     }
     frame.edition = edition
   },

@@ -1,11 +1,11 @@
 import { ternFrame } from '@demo/tern/frame'
 import { demoSites } from '@demo/sites'
 import { decisionColor, failingRoles } from '../resolve'
-import { themesInOrder } from '../site'
-import { groundKind } from '../theme'
-import { afterDark, darkEdition } from './dark-edition'
+import { themesInOrder, type ColorDecision, type Frame, type Theme } from '../site'
+import { groundKind, type RoleId } from '../theme'
+import { afterDark, darkEdition, planDarkEdition, withDark } from './dark-edition'
 import { edited, paletteOf } from './frames.fixture'
-import { generateThemes } from './generated'
+import { generateThemeOn, generateThemes } from './generated'
 
 describe('the dark edition', () => {
   const ramps = [['#777777'], ['#d65a2a'], ['#ffffff', '#3b5bdb'], ['#00000080', '#ffffff']]
@@ -38,5 +38,98 @@ describe('the dark edition', () => {
       edited(frame, { type: 'setEdition', edition: 'switch', dark: darkEdition(frame) }),
     )
     expect(failingRoles(own, themesInOrder(after.themes))).toEqual([])
+  })
+
+  describe('once a site has one', () => {
+    const paper = 'on-paper' as Theme['id']
+    const site = edited(ternFrame, {
+      type: 'setEdition',
+      edition: 'visitor',
+      dark: darkEdition(ternFrame),
+    })
+    const decide = (frame: Frame, cells: Partial<Record<RoleId, ColorDecision>>, hand = true) =>
+      edited(frame, {
+        type: 'setCells',
+        told: 'Decided',
+        cells: Object.entries(cells).map(([role, decision]) => ({
+          theme: paper,
+          role,
+          decision,
+          dark: true,
+        })),
+        hand,
+      })
+    const generated = (frame: Frame, plan = planDarkEdition(frame)) =>
+      edited(frame, {
+        type: 'setCells',
+        told: 'Generated',
+        cells: plan.changes.map(({ theme, role, after }) => ({
+          theme,
+          role,
+          decision: after,
+          dark: true,
+        })),
+        hand: false,
+      })
+    const failing = (frame: Frame) =>
+      failingRoles(frame.palette, themesInOrder(afterDark(frame).themes))
+
+    test('generating anew would change nothing', () => {
+      expect(planDarkEdition(site)).toEqual({ changes: [], kept: [], add: [] })
+    })
+
+    test('after another palette it is made readable again', () => {
+      const pale = edited(
+        site,
+        ...['ink', 'brand', 'spark'].map((slot) => ({ type: 'setSlot', slot, value: '#f3e9d2' })),
+      )
+      expect(failing(pale).length).toBeGreaterThan(5)
+      const next = generated(pale)
+      expect(failing(next)).toEqual([])
+      expect(next.themes.byId[paper]!.roles).toEqual(pale.themes.byId[paper]!.roles)
+    })
+
+    test('what a person decided after dark stays, and the rest is made around it', () => {
+      const frame = decide(site, {
+        ground: { value: '#30343c' },
+        buttonFill: { value: '#ffe08a' },
+        buttonLabel: { value: '#ffffff' },
+      })
+      const own = decide(frame, { buttonLabel: { value: '#ffffff' } }, false)
+      expect(own.themes.byId[paper]).toMatchObject({ darkHand: ['ground', 'buttonFill'], hand: [] })
+      expect(failing(own).length).toBeGreaterThan(0)
+      expect(planDarkEdition(own).kept.map(({ role }) => role)).toEqual(['ground', 'buttonFill'])
+      const next = generated(own)
+      expect(failing(next)).toEqual([])
+      expect(next.themes.byId[paper]!.dark).toMatchObject({
+        ground: { value: '#30343c' },
+        buttonFill: { value: '#ffe08a' },
+      })
+      expect(planDarkEdition(next).changes).toEqual([])
+    })
+
+    test('overruled, it is as it was at first', () => {
+      const frame = decide(site, { ground: { value: '#30343c' }, link: { value: '#ffffff' } })
+      const next = generated(frame, planDarkEdition(frame, { overrule: true }))
+      expect(next.themes.byId[paper]!.dark).toEqual(site.themes.byId[paper]!.dark)
+      expect(next.themes.byId[paper]!.darkHand).toEqual([])
+    })
+
+    test('themes that join it have a dark edition, too; where there is none they do not', () => {
+      const [made] = generateThemes(paletteOf('#fafafa', '#101010'))
+      const own = generateThemeOn(site.palette, { slot: 'slate' } as never, [])!
+      const [joined] = withDark(site, [own])
+      const frame = edited(site, { type: 'addTheme', theme: joined })
+      expect(failing(frame)).toEqual([])
+      expect(groundKind(decisionColor(site.palette, joined!.dark!.ground))).toBe('dark')
+      expect(planDarkEdition(frame).changes).toEqual([])
+      expect(withDark(ternFrame, [made!])).toEqual([made])
+    })
+
+    test('an empty palette gives none', () => {
+      const bare = { ...site, palette: paletteOf(null) }
+      expect(darkEdition(bare)).toEqual({})
+      expect(planDarkEdition(bare)).toEqual({ changes: [], kept: [], add: [] })
+    })
   })
 })

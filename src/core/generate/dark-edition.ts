@@ -8,8 +8,8 @@ import {
   type ThemeId,
   type ThemeRoles,
 } from '../site'
-import { groundKind, themeGenerator, type PaletteColor, type SlotDecision } from '../theme'
-import { paletteColors } from './generated'
+import { groundKind, roleIds, type PaletteColor, type RoleId, type SlotDecision } from '../theme'
+import { changesOf, decisionsOf, paletteColors, roleMaker, type Regeneration } from './generated'
 
 /** Lightness (OKLCH, 0…1) of the first dark ground, and how far those after it stand apart. */
 const [DEEPEST, APART, HIGHEST] = [0.19, 0.035, 0.34]
@@ -22,35 +22,80 @@ function atLightness({ id, color }: PaletteColor, lightness: number): SlotDecisi
   return Object.keys(shade).length ? { slot: id, shade } : { slot: id }
 }
 
-/**
- * The dark edition of a site's themes, from the same palette: pale grounds turn
- * into dark shades, the darkest for the palest; grounds that are dark already
- * are lifted a little, so that the rhythm of the page stays; vivid ones keep
- * their hue, deeper. All pairs hold as in every generated theme. Empty without a
- * filled slot.
- */
-export function darkEdition({ palette, themes }: Frame): Record<ThemeId, ThemeRoles> {
+/** The ground that each theme has after dark, unless a person decided another. */
+function darkGrounds({ palette, themes }: Frame): ReadonlyArray<readonly [Theme, ColorDecision]> {
   const colors = paletteColors(palette)
-  if (colors.length === 0) return {}
-  const generate = themeGenerator(colors)
+  if (colors.length === 0) return []
   const darkest = colors.reduce((best, each) =>
     toOklch(each.color).l < toOklch(best.color).l ? each : best,
   )
   let [pale, dark] = [0, 0]
-  const entries = themesInOrder(themes).map((theme): [ThemeId, ThemeRoles] => {
-    const ground = decisionColor(palette, theme.roles.ground)
-    const kind = groundKind(ground)
+  return themesInOrder(themes).map((theme) => {
+    const kind = groundKind(decisionColor(palette, theme.roles.ground))
     const slot = slotOf(theme, colors) ?? darkest
-    const decision =
+    const ground =
       kind === 'pale'
         ? atLightness(darkest, Math.min(HIGHEST, DEEPEST + APART * pale++))
         : kind === 'dark'
           ? atLightness(slot, Math.min(HIGHEST + 0.06, 0.28 + APART * dark++))
           : atLightness(slot, Math.min(toOklch(slot.color).l, 0.42))
-    const roles = generate(decision, decisionColor(palette, decision as ColorDecision))
-    return [theme.id, roles as unknown as ThemeRoles]
+    return [theme, ground as ColorDecision]
+  })
+}
+
+interface Overruling {
+  /** What a person decided is made anew as well. */
+  readonly overrule?: boolean
+}
+
+/**
+ * The dark edition of a site's themes, from the same palette: pale grounds turn
+ * into dark shades, the darkest for the palest; grounds that are dark already
+ * are lifted a little, so that the rhythm of the page stays; vivid ones keep
+ * their hue, deeper. All pairs hold as in every generated theme. What a person
+ * decided after dark stays, and the rest is made around it. Empty without a
+ * filled slot.
+ */
+export function darkEdition(
+  frame: Frame,
+  { overrule = false }: Overruling = {},
+): Record<ThemeId, ThemeRoles> {
+  const make = roleMaker(frame.palette)
+  const entries = darkGrounds(frame).map(([{ id, dark, darkHand = [] }, ground]) => {
+    const hand = overrule || !dark ? [] : darkHand
+    const own = hand.includes('ground') ? dark!.ground : ground
+    return [id, make!(own, dark && decisionsOf(dark, hand))]
   })
   return Object.fromEntries(entries) as Record<ThemeId, ThemeRoles>
+}
+
+/** What generating the dark edition anew would do to the one that a site has. */
+export function planDarkEdition(frame: Frame, { overrule = false }: Overruling = {}): Regeneration {
+  const shown = themesInOrder(afterDark(frame).themes)
+  const afresh = darkEdition(frame, { overrule: true })
+  const around = overrule ? afresh : darkEdition(frame)
+  const differing = (after: Record<ThemeId, ThemeRoles>, of: (theme: Theme) => readonly RoleId[]) =>
+    shown.flatMap((theme) => {
+      const roles = after[theme.id]
+      return roles ? changesOf(theme, roles, of(theme)) : []
+    })
+  return {
+    changes: differing(around, () => roleIds),
+    kept: overrule ? [] : differing(afresh, ({ hand }) => hand),
+    add: [],
+  }
+}
+
+/** New themes as they join a site: with a dark edition, where it has one. */
+export function withDark(frame: Frame, added: readonly Theme[]): Theme[] {
+  if (frame.edition === 'light') return [...added]
+  const { order, byId } = frame.themes
+  const all = {
+    order: [...order, ...added.map(({ id }) => id)],
+    byId: { ...byId, ...Object.fromEntries(added.map((theme) => [theme.id, theme])) },
+  }
+  const dark = darkEdition({ ...frame, themes: all })
+  return added.map((theme) => ({ ...theme, dark: dark[theme.id] ?? theme.roles }))
 }
 
 function slotOf({ roles }: Theme, colors: readonly PaletteColor[]): PaletteColor | undefined {
@@ -62,7 +107,7 @@ export function afterDark(frame: Frame): Frame {
   const byId = Object.fromEntries(
     Object.entries(frame.themes.byId).map(([id, theme]) => [
       id,
-      theme.dark ? { ...theme, roles: theme.dark } : theme,
+      theme.dark ? { ...theme, roles: theme.dark, hand: theme.darkHand ?? [] } : theme,
     ]),
   )
   return { ...frame, themes: { ...frame.themes, byId } }

@@ -47,7 +47,7 @@ function themeName(palette: Palette, ground: ColorDecision): string {
 const asRoles = (roles: GeneratedRoles) => roles as unknown as ThemeRoles
 
 /** Makes the roles of themes on grounds of any kind, around what is given; undefined without a filled slot. */
-function roleMaker(
+export function roleMaker(
   palette: Palette,
 ): ((ground: ColorDecision, given?: Partial<ThemeRoles>) => ThemeRoles) | undefined {
   const colors = paletteColors(palette)
@@ -149,17 +149,17 @@ export function generatedRoles(
   wanted: readonly RoleId[],
 ): ThemeRoles | undefined {
   const kept = theme.hand.filter((role) => !wanted.includes(role))
-  return roleMaker(palette)?.(theme.roles.ground, decisionsOf(theme, kept))
+  return roleMaker(palette)?.(theme.roles.ground, decisionsOf(theme.roles, kept))
 }
 
-/** What a theme decides for some roles; not for its ground, which everything is made on. */
-function decisionsOf({ roles }: Theme, wanted: readonly RoleId[]): Partial<ThemeRoles> {
+/** What is decided for some roles; not for its ground, which everything is made on. */
+export function decisionsOf(roles: ThemeRoles, wanted: readonly RoleId[]): Partial<ThemeRoles> {
   return Object.fromEntries(
     wanted.flatMap((role) => (role === 'ground' ? [] : [[role, roles[role]]])),
   )
 }
 
-function changesOf(theme: Theme, after: ThemeRoles, of: readonly RoleId[]): CellChange[] {
+export function changesOf(theme: Theme, after: ThemeRoles, of: readonly RoleId[]): CellChange[] {
   return of.flatMap((role) => {
     const before = theme.roles[role]
     if (canonicalJson(before) === canonicalJson(after[role])) return []
@@ -186,7 +186,7 @@ export function planRegeneration(
     if (overrule) changes.push(...changesOf(theme, afresh, roleIds))
     else {
       kept.push(...changesOf(theme, afresh, theme.hand))
-      const around = theme.hand.length ? make(ground, decisionsOf(theme, theme.hand)) : afresh
+      const around = theme.hand.length ? make(ground, decisionsOf(theme.roles, theme.hand)) : afresh
       const free = roleIds.filter((role) => !theme.hand.includes(role))
       changes.push(...changesOf(theme, around, free))
     }

@@ -1,4 +1,4 @@
-export { afterDark, darkEdition } from './dark-edition'
+export { afterDark, darkEdition, planDarkEdition, withDark } from './dark-edition'
 export { disagreements, type Disagreement } from './disagreements'
 export { fixesFor, readableChoices, type CellFix, type ReadableChoice } from './fixes'
 export {

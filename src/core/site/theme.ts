@@ -15,6 +15,8 @@ export const themeSchema = z.strictObject({
   hand: z.array(z.enum(roleIds)).max(roleIds.length),
   /** The same theme after dark, where the site has a dark edition. */
   dark: rolesSchema.optional(),
+  /** The roles of the dark edition that a person decided. */
+  darkHand: z.array(z.enum(roleIds)).max(roleIds.length).optional(),
 })
 
 export type ThemeRoles = z.infer<typeof rolesSchema>

@@ -7,7 +7,7 @@ import type { Page, SiteDocs } from '@/core/site'
 import type { RoleId } from '@/core/theme'
 import { reachOf, summarize, type Reach } from '@/core/uses'
 import { useEditorState } from './context'
-import type { Selection } from './state'
+import { isAfterDark, type Selection } from './state'
 
 /** How many painted things each slot and role reaches, over the whole site; counted after what was changed is drawn. */
 export function useReach(): Reach {
@@ -39,7 +39,7 @@ export function usePage(): Page | undefined {
 /** The documents as they are looked at: in the light edition, or after dark. */
 export function useShownDocs(): SiteDocs {
   const docs = useEditorState((state) => state.docs)
-  const dark = useEditorState((state) => state.afterDark)
+  const dark = useEditorState(isAfterDark)
   return useMemo(() => (dark ? { ...docs, frame: afterDark(docs.frame) } : docs), [docs, dark])
 }
 

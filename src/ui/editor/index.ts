@@ -14,6 +14,7 @@ export type {
   Trial,
   TrialWay,
 } from './state'
+export { isAfterDark } from './state'
 export { stepAndTell } from './steps'
 export { sectionKey, type SectionRef } from './section-choice'
 export type { Clash } from './clashes'

@@ -140,3 +140,7 @@ export interface Editor {
   /** Sends what a reload of the window left unsent. */
   readonly resume: () => void
 }
+
+/** Whether the dark edition is looked at: a site that has none any more is seen in its light one. */
+export const isAfterDark = ({ afterDark, docs }: EditorState): boolean =>
+  afterDark && docs.frame.edition !== 'light'

@@ -14,7 +14,7 @@ import {
 } from 'lucide-react'
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
-import { stepAndTell, useEditor, useEditorState, type DeviceWidth } from '../editor'
+import { isAfterDark, stepAndTell, useEditor, useEditorState, type DeviceWidth } from '../editor'
 import { IconButton, Menu, MenuChoice } from '../kit'
 import { PublishButton } from '../publish'
 import { switchChrome } from './chrome'
@@ -97,7 +97,7 @@ export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
 function EditionToggle() {
   const editor = useEditor()
   const edition = useEditorState((state) => state.docs.frame.edition)
-  const dark = useEditorState((state) => state.afterDark)
+  const dark = useEditorState(isAfterDark)
   if (edition === 'light') return null
   return (
     <IconButton

@@ -4,7 +4,7 @@ import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { readThemes, type ReadProblem } from '@/core/formats'
-import { completeTheme, generateThemeOn } from '@/core/generate'
+import { completeTheme, generateThemeOn, withDark } from '@/core/generate'
 import { themesInOrder, type ColorDecision, type Theme } from '@/core/site'
 import { ColorChooser } from '../color'
 import { useEditor, useEditorState } from '../editor'
@@ -16,10 +16,11 @@ const noColors = 'The palette holds no colour to make a theme of. Fill a slot fi
 /** A new theme, generated on a ground that is chosen. */
 export function AddTheme() {
   const editor = useEditor()
-  const { palette, themes } = useEditorState((state) => state.docs.frame)
+  const frame = useEditorState((state) => state.docs.frame)
   const [open, setOpen] = useState(false)
   const add = (ground: ColorDecision) => {
-    const theme = generateThemeOn(palette, ground, themesInOrder(themes))
+    const made = generateThemeOn(frame.palette, ground, themesInOrder(frame.themes))
+    const [theme] = withDark(frame, made ? [made] : [])
     if (!theme) {
       toast.error(noColors)
       return
@@ -54,7 +55,8 @@ const LARGEST = 4_000_000
 /** Themes out of a design-token file of this or another site; what cannot be read of it is told. */
 function ThemesFromFile({ onDone }: { readonly onDone: () => void }) {
   const editor = useEditor()
-  const { palette, themes } = useEditorState((state) => state.docs.frame)
+  const frame = useEditorState((state) => state.docs.frame)
+  const { palette, themes } = frame
   const [problems, setProblems] = useState<readonly ReadProblem[]>([])
   const take = async (file: File) => {
     const read = readThemes(await file.slice(0, LARGEST).text(), palette)
@@ -68,7 +70,8 @@ function ThemesFromFile({ onDone }: { readonly onDone: () => void }) {
     if (read.themes.length > 0 && added.length === 0) toast.error(noColors)
     if (added.length === 0) return
     const told = `${counted(added.length, 'theme')} from a file`
-    const problem = editor.dispatch({ type: 'setCells', told, cells: [], hand: true, add: added })
+    const add = withDark(frame, added)
+    const problem = editor.dispatch({ type: 'setCells', told, cells: [], hand: true, add })
     if (problem) return void toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
     toast(`${told} added.`)
     if (read.problems.length === 0) onDone()

@@ -4,13 +4,20 @@ import { ArrowRight } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { writeDecision } from '@/core/edit'
-import { afterChanges, planRegeneration, type CellChange } from '@/core/generate'
+import {
+  afterChanges,
+  planDarkEdition,
+  planRegeneration,
+  withDark,
+  type CellChange,
+} from '@/core/generate'
 import { failingRoles } from '@/core/resolve'
 import { themesInOrder, type Frame } from '@/core/site'
 import { roleName } from '@/core/theme'
-import { decisionHex, useEditor, useEditorState } from '../editor'
+import { decisionHex, isAfterDark, useEditor, useEditorState } from '../editor'
 import { Button, Dialog, Swatch, Tick } from '../kit'
 import { counted, editProblemWords } from '../words'
+import { useShownFrame } from './use-sheet'
 
 interface RegenerateDialogProps {
   readonly open: boolean
@@ -19,8 +26,9 @@ interface RegenerateDialogProps {
 
 /** Generates the themes from the palette; shows first what would change, and what stays because a person decided it. */
 export function RegenerateDialog({ open, onOpenChange }: RegenerateDialogProps) {
+  const what = useEditorState(isAfterDark) ? 'dark edition' : 'themes'
   return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="Generate the themes from the palette">
+    <Dialog open={open} onOpenChange={onOpenChange} title={`Generate the ${what} from the palette`}>
       {open && <Plan onDone={() => onOpenChange(false)} />}
     </Dialog>
   )
@@ -29,12 +37,15 @@ export function RegenerateDialog({ open, onOpenChange }: RegenerateDialogProps) 
 function Plan({ onDone }: { readonly onDone: () => void }) {
   const editor = useEditor()
   const frame = useEditorState((state) => state.docs.frame)
+  const shown = useShownFrame()
+  const dark = useEditorState(isAfterDark)
   const [adding, setAdding] = useState(true)
   const [overrule, setOverrule] = useState(false)
-  const plan = useMemo(() => planRegeneration(frame), [frame])
+  const planning = dark ? planDarkEdition : planRegeneration
+  const plan = useMemo(() => planning(frame), [planning, frame])
   const { changes } = useMemo(
-    () => (overrule ? planRegeneration(frame, { overrule }) : plan),
-    [frame, plan, overrule],
+    () => (overrule ? planning(frame, { overrule }) : plan),
+    [planning, frame, plan, overrule],
   )
   const add = adding ? plan.add : []
   const isEmpty = Object.values(frame.palette.slots).every(({ value }) => value === null)
@@ -49,25 +60,32 @@ function Plan({ onDone }: { readonly onDone: () => void }) {
   const apply = () => {
     const problem = editor.dispatch({
       type: 'setCells',
-      told: `Themes generated: ${counted(changes.length, 'cell')}${add.length ? `, ${counted(add.length, 'new theme')}` : ''}`,
-      cells: changes.map(({ theme, role, after }) => ({ theme, role, decision: after })),
+      told: `${dark ? 'Dark edition' : 'Themes'} generated: ${counted(changes.length, 'cell')}${add.length ? `, ${counted(add.length, 'new theme')}` : ''}`,
+      cells: changes.map(({ theme, role, after }) => ({
+        theme,
+        role,
+        decision: after,
+        ...(dark ? { dark: true as const } : {}),
+      })),
       hand: false,
-      ...(add.length ? { add: [...add] } : {}),
+      ...(add.length ? { add: withDark(frame, add) } : {}),
     })
     if (problem) return void toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
     onDone()
-    toast('The themes are generated. Undo brings the old ones back.')
+    toast(
+      `The ${dark ? 'dark edition is' : 'themes are'} generated. Undo brings the ${dark ? 'one' : 'ones'} before back.`,
+    )
   }
   const nothing = changes.length === 0 && add.length === 0
   return (
     <div className="grid gap-3">
       <p>
         {nothing
-          ? 'The themes are just what the palette gives; nothing would change.'
+          ? `The ${dark ? 'dark edition is' : 'themes are'} just what the palette gives; nothing would change.`
           : `${counted(changes.length, 'cell')} would change.`}{' '}
-        <Readable frame={frame} changes={changes} />
+        <Readable frame={shown} changes={changes} />
       </p>
-      <ChangeList frame={frame} changes={changes} />
+      <ChangeList frame={shown} changes={changes} />
       {plan.add.length > 0 && (
         <Tick checked={adding} onChange={setAdding}>
           Add {plan.add.map(({ name }) => name).join(', ')}

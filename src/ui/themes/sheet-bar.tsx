@@ -3,7 +3,7 @@
 import { LayoutTemplate, Moon, Sparkles, Sun } from 'lucide-react'
 import { memo, useState } from 'react'
 import { roleIds } from '@/core/theme'
-import { useEditor, useEditorState } from '../editor'
+import { isAfterDark, useEditor, useEditorState } from '../editor'
 import { Button, SearchField } from '../kit'
 import { AddTheme } from './add-theme'
 import { EditionMenu } from './edition-menu'
@@ -28,7 +28,7 @@ export const SheetBar = memo(function SheetBar(props: SheetBarProps) {
   const { shown, onShown, used, failing, search, onSearch, specimen, onSpecimen } = props
   const editor = useEditor()
   const edition = useEditorState((state) => state.docs.frame.edition)
-  const dark = useEditorState((state) => state.afterDark)
+  const dark = useEditorState(isAfterDark)
   const [regenerating, setRegenerating] = useState(false)
   return (
     <div className="flex flex-wrap items-center gap-2 px-4 py-2.5">

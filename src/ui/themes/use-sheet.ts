@@ -11,20 +11,21 @@ import {
   type ThemeId,
 } from '@/core/site'
 import { roleName, type RoleId } from '@/core/theme'
-import { useEditorState, type Editor, type SheetCells } from '../editor'
+import { isAfterDark, useEditorState, type Editor, type SheetCells } from '../editor'
 import { counted, editProblemWords } from '../words'
 import type { SheetGrid } from './sheet-choice'
 
 /** The frame as it is this moment, for deeds that start from what is decided. */
 export function shownFrame(editor: Editor): Frame {
-  const { docs, afterDark: dark } = editor.store.getState()
-  return dark ? afterDark(docs.frame) : docs.frame
+  const state = editor.store.getState()
+  const { frame } = state.docs
+  return isAfterDark(state) ? afterDark(frame) : frame
 }
 
 /** The frame as the sheet shows it: in its light edition or after dark. */
 export function useShownFrame(): Frame {
   const frame = useEditorState((state) => state.docs.frame)
-  const dark = useEditorState((state) => state.afterDark)
+  const dark = useEditorState(isAfterDark)
   return useMemo(() => (dark ? afterDark(frame) : frame), [frame, dark])
 }
 
@@ -57,7 +58,9 @@ export function decideCells(
   { hand = true, told }: { readonly hand?: boolean; readonly told?: string } = {},
 ): void {
   if (cells.length === 0) return
-  const { docs, afterDark: dark } = editor.store.getState()
+  const state = editor.store.getState()
+  const { docs } = state
+  const dark = isAfterDark(state)
   const words = writeDecision(docs.frame.palette, cells[0]!.decision)
   const same = cells.every(({ decision }) => writeDecision(docs.frame.palette, decision) === words)
   const edit: Edit = {

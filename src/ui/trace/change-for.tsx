@@ -6,7 +6,7 @@ import { describeEdit, type Edit } from '@/core/edit'
 import type { Spot, Trace } from '@/core/resolve'
 import type { SiteElement } from '@/core/site'
 import { ColorChooser } from '../color'
-import { useEditor, useEditorState, useReach, type Selection } from '../editor'
+import { isAfterDark, useEditor, useEditorState, useReach, type Selection } from '../editor'
 import { Button } from '../kit'
 import { editProblemWords } from '../words'
 import { reachOptions, type ReachOption } from './reaches'
@@ -22,7 +22,7 @@ interface ChangeForProps {
 export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
   const editor = useEditor()
   const reach = useReach()
-  const dark = useEditorState((state) => state.afterDark)
+  const dark = useEditorState(isAfterDark)
   const options = reachOptions(spot.docs, selection, spot.theme.id, element, trace, reach)
   const [wanted, setWanted] = useState<ReachOption['key']>()
   const usual = options[trace.decidedBy === 0 ? 0 : options.findIndex(({ key }) => key === 'role')]!
