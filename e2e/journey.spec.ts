@@ -207,3 +207,36 @@ test('by keyboard alone: a section, an element in it, another colour', async ({ 
     .poll(() => computedOnStage(page, '[data-section="opening"] .main-button', 'background-color'))
     .toBe('rgb(214, 90, 42)')
 })
+
+test('what cannot be read on the page is mended where it stands, and seen there before', async ({
+  page,
+}) => {
+  const title = '[data-section="opening"] h1'
+  const color = () => computedOnStage(page, title, 'color')
+  await openPaint(page)
+  const before = await color()
+  await clickOnStage(page, title)
+  await page.getByRole('radio', { name: 'this element' }).click()
+  await page.getByText('A loose colour').click()
+  const field = page.getByLabel('Colour, in any notation', { exact: true })
+  await field.fill('#c9b99a')
+  await field.press('Enter')
+  await isSaved(page)
+  const choices = page.getByRole('region', { name: 'Colours that can be read here' })
+  await expect(choices).toContainText('for this element')
+  const slate = choices.getByRole('button', { name: /^Slate for this element, 5\.1$/ })
+  await slate.hover()
+  await expect.poll(color).toBe('rgb(92, 104, 102)')
+  await page.mouse.move(5, 5)
+  await expect.poll(color).toBe('rgb(201, 185, 154)')
+  // By keyboard it is seen as well, and taken.
+  await slate.focus()
+  await expect.poll(color).toBe('rgb(92, 104, 102)')
+  await page.keyboard.press('Enter')
+  await expect(choices).toHaveCount(0)
+  await expect.poll(color).toBe('rgb(92, 104, 102)')
+  await isSaved(page)
+  await undo(page)
+  await undo(page)
+  await expect.poll(color).toBe(before)
+})

@@ -66,15 +66,16 @@ function nearestShade(
 const FAR = 25
 
 /**
- * The two or three nearest colours that read where a role does not: the nearest
- * shade of the same hue, and the slots nearest in colour (CIEDE2000). None for a
- * role that needs no contrast.
+ * The two or three nearest colours that read where one does not: the nearest
+ * shade of the same hue, and the slots nearest in colour (CIEDE2000).
  */
-export function readableChoices(palette: Palette, theme: Theme, role: RoleId): ReadableChoice[] {
-  if (roles[role].needs === undefined) return []
-  const now = theme.roles[role]
+export function nearestChoices(
+  palette: Palette,
+  now: ColorDecision,
+  reads: (decision: ColorDecision) => boolean,
+  ratioOf: (decision: ColorDecision) => number,
+): ReadableChoice[] {
   const color = decisionColor(palette, now)
-  const reads = readsIn(palette, theme, role)
   const gap = (decision: ColorDecision) => difference(decisionColor(palette, decision), color)
   const slots = slotsInOrder(palette)
     .filter(({ value }) => value !== null)
@@ -92,8 +93,19 @@ export function readableChoices(palette: Palette, theme: Theme, role: RoleId): R
   return unique.slice(0, 3).map((decision) => ({
     decision,
     color: decisionColor(palette, decision),
-    ratio: worst(palette, theme, role, decision).ratio,
+    ratio: ratioOf(decision),
   }))
+}
+
+/** What would read for a role of a theme, and leave readable what stands on it. None for a role that needs no contrast. */
+export function readableChoices(palette: Palette, theme: Theme, role: RoleId): ReadableChoice[] {
+  if (roles[role].needs === undefined) return []
+  return nearestChoices(
+    palette,
+    theme.roles[role],
+    readsIn(palette, theme, role),
+    (decision) => worst(palette, theme, role, decision).ratio,
+  )
 }
 
 /**

@@ -13,4 +13,5 @@ export {
   type CellChange,
   type Regeneration,
 } from './generated'
+export { remedyFor, type Remedy } from './remedy'
 export { proposeRhythms, themesByKind, type RhythmPage } from './rhythm'

@@ -1,5 +1,6 @@
 export { hitTest, selectedNode } from './hit-test'
 export { boxOf, type Box } from './outlines'
+export { previewColor } from './preview-color'
 export { previewTheme } from './preview-theme'
 export { Stage } from './stage'
 export { stageStore, type StageAccess } from './stage-access'

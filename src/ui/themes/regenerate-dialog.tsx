@@ -12,7 +12,7 @@ import {
   type CellChange,
 } from '@/core/generate'
 import { failingRoles } from '@/core/resolve'
-import { themesInOrder, type Frame } from '@/core/site'
+import { themesInOrder, type ColorDecision, type Frame, type Palette } from '@/core/site'
 import { roleName } from '@/core/theme'
 import { decisionHex, isAfterDark, useEditor, useEditorState } from '../editor'
 import { Button, Dialog, Swatch, Tick } from '../kit'
@@ -127,33 +127,48 @@ interface Changes {
   readonly changes: readonly CellChange[]
 }
 
-function ChangeList({ frame, changes }: Changes) {
-  const { palette, themes } = frame
+function ChangeList({ frame: { palette, themes }, changes }: Changes) {
   if (changes.length === 0) return null
+  const changed = themesInOrder(themes).flatMap((theme) => {
+    const own = changes.filter((change) => change.theme === theme.id)
+    return own.length ? [{ theme, own }] : []
+  })
   return (
-    <ul
+    <div
+      role="group"
       aria-label="What would change"
       className="max-h-64 overflow-y-auto rounded-md border border-edge-strong/60"
     >
-      {changes.map(({ theme, role, before, after }) => (
-        <li
-          key={`${theme}/${role}`}
-          className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)_14px_minmax(0,1fr)] items-center gap-2 border-b border-edge px-2 py-1 last:border-b-0"
-        >
-          <span className="truncate">
-            {themes.byId[theme]?.name}, {roleName(role).toLowerCase()}
-          </span>
-          <span className="code flex items-center gap-1.5 truncate">
-            <Swatch color={decisionHex(palette, before)} size={14} />
-            {writeDecision(palette, before)}
-          </span>
-          <ArrowRight size={12} aria-hidden />
-          <span className="code flex items-center gap-1.5 truncate">
-            <Swatch color={decisionHex(palette, after)} size={14} />
-            {writeDecision(palette, after)}
-          </span>
-        </li>
+      {changed.map(({ theme: { id, name }, own }) => (
+        <section key={id} aria-label={name}>
+          <h3 className="sticky top-0 border-b border-edge bg-raised px-2 py-1 font-bold">
+            {name} <span className="font-normal text-soft">{counted(own.length, 'cell')}</span>
+          </h3>
+          <ul>
+            {own.map(({ role, before, after }) => (
+              <li
+                key={role}
+                className="grid grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)_14px_minmax(0,1fr)] items-center gap-2 border-b border-edge px-2 py-1"
+              >
+                {roleName(role)}
+                <Decided palette={palette} decision={before} />
+                <ArrowRight size={12} aria-label="becomes" />
+                <Decided palette={palette} decision={after} />
+              </li>
+            ))}
+          </ul>
+        </section>
       ))}
-    </ul>
+    </div>
+  )
+}
+
+function Decided(props: { readonly palette: Palette; readonly decision: ColorDecision }) {
+  const { palette, decision } = props
+  return (
+    <span className="code flex items-center gap-1.5 truncate">
+      <Swatch color={decisionHex(palette, decision)} size={14} />
+      {writeDecision(palette, decision)}
+    </span>
   )
 }

@@ -2,13 +2,14 @@
 
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { describeEdit, type Edit } from '@/core/edit'
+import type { Edit } from '@/core/edit'
 import type { Spot, Trace } from '@/core/resolve'
 import type { SiteElement } from '@/core/site'
 import { ColorChooser } from '../color'
 import { isAfterDark, useEditor, useEditorState, useReach, type Selection } from '../editor'
 import { Button } from '../kit'
 import { editProblemWords } from '../words'
+import { afterDarkEdit } from './after-dark-edit'
 import { reachOptions, type ReachOption } from './reaches'
 
 interface ChangeForProps {
@@ -84,16 +85,4 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
       )}
     </div>
   )
-}
-
-/** While the dark edition is looked at, a role is decided there. */
-function afterDarkEdit(edit: Edit, { docs }: Spot): Edit {
-  if (edit.type !== 'setRole') return edit
-  const { themes, role, decision } = edit
-  return {
-    type: 'setCells',
-    told: `${describeEdit(edit, docs)}, after dark`.slice(0, 160),
-    cells: themes.map((theme) => ({ theme, role, decision, dark: true })),
-    hand: true,
-  }
 }

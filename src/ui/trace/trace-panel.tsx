@@ -12,6 +12,7 @@ import { stageStore } from '../stage'
 import { Chain } from './chain'
 import { ChangeFor } from './change-for'
 import { findOverrule } from './overrule'
+import { Remedies } from './remedies'
 import { SectionTheme } from './section-theme'
 
 /** Why a thing on the stage has its colour, and where to change that. */
@@ -139,6 +140,17 @@ function Traced({ spot, selection, element }: TracedProps) {
                     : `× hard to read, needs ${reading.needs}`}
               </span>
             </p>
+          )}
+          {reading?.needs && reading.ratio < reading.needs && element && judged && (
+            <Remedies
+              key={`${judged.key}/${state}`}
+              spot={spot}
+              selection={selection}
+              element={element}
+              facet={judged}
+              state={state}
+              words={name}
+            />
           )}
           <ChangeFor spot={spot} selection={selection} element={element} trace={trace} />
         </>

@@ -1,0 +1,118 @@
+'use client'
+
+import { useEffect, useMemo } from 'react'
+import { toast } from 'sonner'
+import { writeHex, writeRatio } from '@/core/color'
+import { writeDecision, type Edit } from '@/core/edit'
+import type { Facet } from '@/core/elements'
+import { afterDark, remedyFor } from '@/core/generate'
+import { spotsOnPage, type Spot } from '@/core/resolve'
+import type { ColorDecision, SiteElement, State } from '@/core/site'
+import { roleName } from '@/core/theme'
+import { isAfterDark, useEditor, useEditorState, type Selection } from '../editor'
+import { previewColor } from '../stage'
+import { editProblemWords } from '../words'
+import { afterDarkEdit } from './after-dark-edit'
+
+interface RemediesProps {
+  readonly spot: Spot
+  readonly selection: Selection
+  readonly element: SiteElement
+  /** What does not read: the colour that is traced, or what stands on it. */
+  readonly facet: Facet
+  readonly state: State
+  /** The element in words, for the samples. */
+  readonly words: string
+}
+
+/** The spot in the site's other edition, where it has one. */
+function useOtherEdition(spot: Spot): Spot | undefined {
+  const docs = useEditorState((state) => state.docs)
+  const pageId = useEditorState((state) => state.pageId)
+  const dark = useEditorState(isAfterDark)
+  return useMemo(() => {
+    if (docs.frame.edition === 'light') return undefined
+    const other = dark ? docs : { ...docs, frame: afterDark(docs.frame) }
+    return spotsOnPage(other, pageId).find(
+      ({ doc, section }) => doc === spot.doc && section.id === spot.section.id,
+    )
+  }, [docs, pageId, dark, spot])
+}
+
+/** The nearest readable colours for something on the page that cannot be read; pointing at one shows it there. */
+export function Remedies({ spot, selection, element, facet, state, words }: RemediesProps) {
+  const editor = useEditor()
+  const dark = useEditorState(isAfterDark)
+  const other = useOtherEdition(spot)
+  const remedy = useMemo(
+    () => remedyFor(other ? [spot, other] : [spot], element, facet, state),
+    [spot, other, element, facet, state],
+  )
+  const show = (color?: string) => state === 'rest' && previewColor(selection, facet, color)
+  useEffect(() => () => previewColor(selection, facet, undefined), [selection, facet])
+  if (!remedy) return null
+  const { role, reading, choices } = remedy
+  const { palette } = spot.docs.frame
+  const name = role ? `${roleName(role).toLowerCase()} in ${spot.theme.name}` : 'this element'
+  const take = (decision: ColorDecision) => {
+    show()
+    const edit: Edit = role
+      ? { type: 'setRole', themes: [spot.theme.id], role, decision }
+      : {
+          type: 'setElementColor',
+          doc: selection.doc,
+          element: element.id,
+          facet: facet.key,
+          state,
+          paint: decision,
+        }
+    const problem = editor.dispatch(dark ? afterDarkEdit(edit, spot) : edit)
+    if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
+  }
+  if (choices.length === 0) {
+    return (
+      <p className="font-semibold">
+        × No one colour of the palette can be read on all that lies under it. Change what lies under
+        it, or give the section another theme.
+      </p>
+    )
+  }
+  return (
+    <section
+      aria-label="Colours that can be read here"
+      className="grid gap-1 rounded-md border border-dashed border-ink p-2"
+    >
+      <p>
+        The nearest that can be read, for <b>{name}</b>:
+      </p>
+      {choices.map(({ decision, color, ratio }) => {
+        const hex = writeHex(color)
+        const written = writeDecision(palette, decision)
+        return (
+          <button
+            key={written}
+            type="button"
+            aria-label={`${written} for ${name}, ${writeRatio(ratio)}`}
+            onClick={() => take(decision)}
+            onPointerEnter={() => show(hex)}
+            onPointerLeave={() => show()}
+            onFocus={() => show(hex)}
+            onBlur={() => show()}
+            className="grid grid-cols-[minmax(0,1fr)_auto] items-center overflow-hidden rounded ring-1 ring-black/15 hover:ring-2 hover:ring-ink"
+          >
+            <span
+              aria-hidden
+              className="truncate px-2 text-left leading-8"
+              style={{ color: hex, background: writeHex(reading.ground) }}
+            >
+              {words}
+            </span>
+            <span className="code bg-raised px-2 leading-8">
+              {written} · {writeRatio(ratio)}
+            </span>
+          </button>
+        )
+      })}
+    </section>
+  )
+}
