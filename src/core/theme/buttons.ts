@@ -8,6 +8,7 @@ function strange(ink: Ink, rest: Ink): number {
   return ink.from === rest.from ? 0 : 0.8
 }
 
+/** A fill that stands out, its label, and how both change under the pointer. */
 export function mainButton({ chooser, base, grounds, known }: Setting) {
   const { buttonLabel, buttonHoverLabel, buttonHoverFill } = known
   const fillWanted: Want = {

@@ -12,6 +12,7 @@ function hueGap(ink: Ink, hue: number): number {
   return gap / 180
 }
 
+/** Dividers, icons, the focus ring, and what is good, doubtful or bad news. */
 export function marksOn({ chooser, base, lab, grounds, known }: Setting, edge: Ink) {
   const groundChroma = Math.hypot(lab.a, lab.b)
   const mark = (hue: number) =>
@@ -44,6 +45,7 @@ export function marksOn({ chooser, base, lab, grounds, known }: Setting, edge: I
   }
 }
 
+/** Form fields: on the ground of cards, unless given words ask for another. */
 export function fieldOn(
   { chooser, base, grounds, known }: Setting,
   cards: Ink,

@@ -58,7 +58,7 @@ function linkOn({ chooser, grounds }: Setting, not: readonly Ink[]): Ink {
   })
 }
 
-/** What marks things to act on: the link's colour, unless it was given and cannot be read or seen through. */
+/** What marks things to act on: the link's colour, unless it was given and cannot be read, or lets through. */
 export function signOn(setting: Setting, { link, text, heading }: ReturnType<typeof wordsOn>): Ink {
   const serves = link.color.alpha === 1 && reads(link, setting.grounds, TEXT)
   return serves ? link : linkOn(setting, [text, heading])
