@@ -115,6 +115,36 @@ test('generating shows what would change, keeps what is decided by hand, undoes 
   expect((await frameOf(request)).themes).toEqual(before.themes)
 })
 
+test('cells go back to generated around what is decided by hand, in both editions', async ({
+  page,
+}) => {
+  await openSheet(page)
+  const type = async (id: string, text: string) => {
+    await cell(page, 'on-paper', id).click()
+    await page.keyboard.type(text)
+    await page.keyboard.press('Enter')
+    await expect(cell(page, 'on-paper', id)).toContainText(text)
+  }
+  const back = async (id: string) => {
+    await cell(page, 'on-paper', id).click()
+    await page.getByRole('button', { name: 'Back to generated' }).click()
+    await expect(cell(page, 'on-paper', id)).not.toContainText('✎')
+  }
+  await type('buttonFill', '#17211F')
+  await back('buttonLabel')
+  await expect(cell(page, 'on-paper', 'buttonLabel')).toContainText('Mist')
+  await page.getByLabel('Dark edition').selectOption('visitor')
+  await type('ground', '#30343c')
+  await type('buttonFill', '#ffe08a')
+  await back('buttonLabel')
+  await expect(cell(page, 'on-paper', 'buttonLabel')).toContainText('Ink')
+  await back('ground')
+  await expect(cell(page, 'on-paper', 'ground')).toContainText('Ink')
+  await expect(cell(page, 'on-paper', 'buttonFill')).toContainText('#ffe08a')
+  await isSaved(page)
+  for (let i = 0; i < 7; i += 1) await undo(page)
+})
+
 test('themes are added, duplicated, renamed, moved, removed with their sections', async ({
   page,
   request,

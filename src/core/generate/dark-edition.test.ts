@@ -3,7 +3,13 @@ import { demoSites } from '@demo/sites'
 import { decisionColor, failingRoles } from '../resolve'
 import { themesInOrder, type ColorDecision, type Frame, type Theme } from '../site'
 import { groundKind, type RoleId } from '../theme'
-import { afterDark, darkEdition, planDarkEdition, withDark } from './dark-edition'
+import {
+  afterDark,
+  darkEdition,
+  generatedAfterDark,
+  planDarkEdition,
+  withDark,
+} from './dark-edition'
 import { edited, paletteOf } from './frames.fixture'
 import { generateThemeOn, generateThemes } from './generated'
 
@@ -106,6 +112,17 @@ describe('the dark edition', () => {
         buttonFill: { value: '#ffe08a' },
       })
       expect(planDarkEdition(next).changes).toEqual([])
+    })
+
+    test('single roles go back to generated, the ground as well', () => {
+      const frame = decide(site, { ground: { value: '#30343c' }, link: { value: '#ffffff' } })
+      const first = site.themes.byId[paper]!.dark!
+      const ground = generatedAfterDark(frame, ['ground'])[paper]!
+      expect(ground).toMatchObject({ ground: first.ground, link: { value: '#ffffff' } })
+      const link = generatedAfterDark(frame, ['link'])[paper]!
+      expect(link.ground).toEqual({ value: '#30343c' })
+      expect(link.link).not.toEqual({ value: '#ffffff' })
+      expect(generatedAfterDark(frame, ['ground', 'link'])[paper]).toEqual(first)
     })
 
     test('overruled, it is as it was at first', () => {

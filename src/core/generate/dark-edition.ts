@@ -69,6 +69,21 @@ export function darkEdition(
   return Object.fromEntries(entries) as Record<ThemeId, ThemeRoles>
 }
 
+/** The dark edition with some roles generated, around what a person decided of the others. */
+export function generatedAfterDark(
+  frame: Frame,
+  wanted: readonly RoleId[],
+): Record<ThemeId, ThemeRoles> {
+  const { themes } = frame
+  const byId = Object.fromEntries(
+    Object.entries(themes.byId).map(([id, theme]) => [
+      id,
+      { ...theme, darkHand: theme.darkHand?.filter((role) => !wanted.includes(role)) },
+    ]),
+  )
+  return darkEdition({ ...frame, themes: { ...themes, byId } })
+}
+
 /** What generating the dark edition anew would do to the one that a site has. */
 export function planDarkEdition(frame: Frame, { overrule = false }: Overruling = {}): Regeneration {
   const shown = themesInOrder(afterDark(frame).themes)

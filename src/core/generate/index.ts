@@ -1,4 +1,10 @@
-export { afterDark, darkEdition, planDarkEdition, withDark } from './dark-edition'
+export {
+  afterDark,
+  darkEdition,
+  generatedAfterDark,
+  planDarkEdition,
+  withDark,
+} from './dark-edition'
 export { disagreements, type Disagreement } from './disagreements'
 export { fixesFor, readableChoices, type CellFix, type ReadableChoice } from './fixes'
 export {

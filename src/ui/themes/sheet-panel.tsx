@@ -2,7 +2,7 @@
 
 import { memo } from 'react'
 import { stepShade } from '@/core/palette'
-import { explainRole, generatedRoles } from '@/core/generate'
+import { explainRole } from '@/core/generate'
 import { roleMeetings } from '@/core/resolve'
 import { writeDecision } from '@/core/edit'
 import { canonicalJson, isBound, type ColorDecision, type Frame, type Theme } from '@/core/site'
@@ -15,7 +15,7 @@ import { counted } from '../words'
 import { Disagreements } from './disagreement-list'
 import { FailingChosen, FailingThemes, type Failing } from './failing'
 import { StepsFrom } from './steps-from'
-import { cellsOf, decideCells, shownFrame, type CellDecision } from './use-sheet'
+import { backToGenerated, cellsOf, decideCells, shownFrame, type CellDecision } from './use-sheet'
 
 interface SheetPanelProps {
   readonly frame: Frame
@@ -94,19 +94,7 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
       },
     )
   }
-  const regenerate = () => {
-    const made = new Map(
-      chosen.map((theme) => [theme.id, generatedRoles(palette, theme, cells.roles)]),
-    )
-    const back = all.flatMap((cell): CellDecision[] => {
-      const decision = made.get(cell.theme)?.[cell.role]
-      return decision ? [{ ...cell, decision }] : []
-    })
-    decideCells(editor, back, {
-      hand: false,
-      told: `${counted(back.length, 'cell')} back to generated`,
-    })
-  }
+  const regenerate = () => backToGenerated(editor, all, cells.roles)
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <header>

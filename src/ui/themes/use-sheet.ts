@@ -2,13 +2,14 @@ import { useMemo } from 'react'
 import { toast } from 'sonner'
 import type { Edit } from '@/core/edit'
 import { readDecision, writeDecision } from '@/core/edit'
-import { afterDark } from '@/core/generate'
+import { afterDark, generatedAfterDark, generatedRoles } from '@/core/generate'
 import {
   themesInOrder,
   type ColorDecision,
   type Frame,
   type Theme,
   type ThemeId,
+  type ThemeRoles,
 } from '@/core/site'
 import { roleName, type RoleId } from '@/core/theme'
 import { isAfterDark, useEditorState, type Editor, type SheetCells } from '../editor'
@@ -71,6 +72,33 @@ export function decideCells(
   }
   const problem = editor.dispatch(edit)
   if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
+}
+
+/** Leaves cells to be generated, around what is decided by hand of the roles beside them. */
+export function backToGenerated(
+  editor: Editor,
+  cells: ReadonlyArray<Omit<CellDecision, 'decision'>>,
+  wanted: readonly RoleId[],
+): void {
+  const state = editor.store.getState()
+  const { frame } = state.docs
+  const made: Partial<Record<ThemeId, ThemeRoles>> = isAfterDark(state)
+    ? generatedAfterDark(frame, wanted)
+    : Object.fromEntries(
+        themesInOrder(frame.themes).map((theme) => [
+          theme.id,
+          generatedRoles(frame.palette, theme, wanted),
+        ]),
+      )
+  const back = cells.flatMap((cell): CellDecision[] => {
+    const decision = made[cell.theme]?.[cell.role]
+    return decision ? [{ ...cell, decision }] : []
+  })
+  if (back.length === 0) toast.error('The palette holds no colour to generate from. Fill a slot.')
+  decideCells(editor, back, {
+    hand: false,
+    told: `${counted(back.length, 'cell')} back to generated`,
+  })
 }
 
 export function cellsOf({ roles, themes }: SheetCells): Array<Omit<CellDecision, 'decision'>> {
