@@ -7,8 +7,8 @@ export default defineConfig({
   outputDir: '.easel/test-results',
   // The journeys change the same demo sites; they go one after the other.
   workers: 1,
-  timeout: 60_000,
-  expect: { timeout: 8000 },
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
   reporter: [['line'], ['json']],
   use: {
     baseURL: process.env.EASEL_ADDRESS,

@@ -1,5 +1,5 @@
 import { expect, test, type APIRequestContext } from '@playwright/test'
-import { isSaved, openPaint, restful, tern } from './editor'
+import { isSaved, openPaint, upToDate, tern } from './editor'
 
 const api = `/api${tern}`
 const revisionOf = async (request: APIRequestContext) =>
@@ -55,7 +55,7 @@ for (const [name, colors] of palettes) {
     const together = page.getByRole('button', { name: 'Take the nearest that can, in each' })
     const single = page.getByRole('button', { name: /^Main button, label in .* to/ })
     await expect(page.getByRole('heading', { name: 'Main button, label' })).toBeVisible()
-    await restful(page)
+    await upToDate(page)
     if (await together.isVisible()) await together.click()
     else while (await single.count()) await single.first().click()
     await page.getByLabel('Roles that are shown').selectOption('failing')

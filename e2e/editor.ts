@@ -68,7 +68,7 @@ export async function undo(page: Page): Promise<void> {
   await stored
 }
 
-/** Waits until the page has nothing left to draw: what is told beside a table is drawn after it. */
-export async function restful(page: Page): Promise<void> {
-  await page.evaluate(() => new Promise<void>((done) => requestIdleCallback(() => done())))
+/** Waits until nothing is told of an older state: what stands beside a table is drawn after it. */
+export async function upToDate(page: Page): Promise<void> {
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0)
 }

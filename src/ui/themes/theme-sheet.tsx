@@ -99,7 +99,11 @@ export function ThemeSheet() {
         />
         {specimen && <Specimen frame={frame} onGo={reveal} />}
       </div>
-      <aside aria-label="Chosen cells" className="min-h-0 overflow-y-auto border-l border-edge p-4">
+      <aside
+        aria-label="Chosen cells"
+        aria-busy={told !== frame}
+        className="min-h-0 overflow-y-auto border-l border-edge p-4"
+      >
         <SheetPanel frame={told} columns={toldColumns} failing={failing} />
       </aside>
     </div>
