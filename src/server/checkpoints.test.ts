@@ -1,28 +1,22 @@
 import { randomUUID } from 'node:crypto'
-import type { Edit } from '@/core/edit'
-import { demoSites } from '@demo/sites'
 import { localOwner } from './actor'
 import { listCheckpoints, returnToCheckpoint, takeCheckpoint } from './checkpoints'
 import {
   closeTestDatabase,
   openTestDatabase,
+  otherSiteId,
   revisionOf,
+  save,
   siteId,
   stateOf,
+  stranger,
 } from './database.fixture'
 import { models } from './database/models'
-import { readHistory, saveEdits, undo } from './edits'
+import { readHistory, undo } from './edits'
 
 beforeAll(() => openTestDatabase('checkpoints_test'))
 afterAll(closeTestDatabase)
 
-const stranger = { userId: 'a-stranger' }
-const other = demoSites[1]!.id
-const save = async (edit: unknown) => {
-  const edits = [{ clientId: randomUUID(), edit: edit as Edit }]
-  const saved = await saveEdits(localOwner, siteId, await revisionOf(siteId), edits)
-  expect(saved).toMatchObject({ ok: true })
-}
 const setSlot = (slot: string, value: string) => save({ type: 'setSlot', slot, value })
 const take = async (name: string) =>
   takeCheckpoint(localOwner, siteId, await revisionOf(siteId), name)
@@ -87,9 +81,9 @@ test('an old base, or a checkpoint that is not there or of another site, is refu
   })
   const gone = { ok: false, problem: { code: 'not-found' } }
   expect(await goBack(randomUUID())).toEqual(gone)
-  expect(await returnToCheckpoint(localOwner, other, await revisionOf(other), here!.id)).toEqual(
-    gone,
-  )
+  expect(
+    await returnToCheckpoint(localOwner, otherSiteId, await revisionOf(otherSiteId), here!.id),
+  ).toEqual(gone)
   expect(await stateOf(siteId)).toBe(state)
   expect(await revisionOf(siteId)).toBe(base)
 })

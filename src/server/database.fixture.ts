@@ -1,7 +1,12 @@
+import { randomUUID } from 'node:crypto'
 import { demoSites } from '@demo/sites'
 import { seedDemo } from '@demo/seed'
+import type { Edit } from '@/core/edit'
+import type { Result, Saved } from '@/core/payloads'
+import { localOwner, type Actor } from './actor'
 import { closeDatabase, database } from './database/connection'
 import { models } from './database/models'
+import { saveEdits } from './edits'
 import { migrate } from './migrations/migrate'
 import { loadDocs, stateText } from './sites'
 
@@ -33,7 +38,19 @@ export async function closeTestDatabase(): Promise<void> {
   process.env.DATABASE_URL = databaseUrl
 }
 
-export const siteId = demoSites[0]!.id
+export const [siteId, otherSiteId] = demoSites.map(({ id }) => id) as [string, string]
+
+/** Somebody who belongs to no workspace. */
+export const stranger: Actor = { userId: 'a-stranger' }
+
+/** Saves edits of the owner on the site as it is now. */
+export const save = async (...edits: unknown[]): Promise<Result<Saved>> =>
+  saveEdits(
+    localOwner,
+    siteId,
+    await revisionOf(siteId),
+    edits.map((edit) => ({ clientId: randomUUID(), edit: edit as Edit })),
+  )
 
 export async function stateOf(site: string): Promise<string> {
   const row = await models().Site.findByPk(site)

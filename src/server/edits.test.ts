@@ -5,8 +5,10 @@ import {
   closeTestDatabase,
   openTestDatabase,
   revisionOf,
+  save,
   siteId,
   stateOf,
+  stranger,
 } from './database.fixture'
 import { models } from './database/models'
 import { migrate, unmigrate } from './migrations/migrate'
@@ -23,13 +25,6 @@ afterAll(closeTestDatabase)
 const setBrand = (value: string) => ({ type: 'setSlot', slot: 'brand', value }) as unknown as Edit
 const giveTheme = (section: string, theme: string) =>
   ({ type: 'setSectionTheme', sections: [{ doc: 'home', section }], theme }) as unknown as Edit
-const save = async (...edits: Edit[]) =>
-  saveEdits(
-    localOwner,
-    siteId,
-    await revisionOf(siteId),
-    edits.map((edit) => ({ clientId: randomUUID(), edit })),
-  )
 
 test('edits are stored in order, with inverses, and the history grows only', async () => {
   const before = await stateOf(siteId)
@@ -119,7 +114,6 @@ test('of two windows that save at once, exactly one wins', async () => {
 
 describe('who may do what', () => {
   const reader = { userId: 'a-reader' }
-  const stranger = { userId: 'a-stranger' }
   beforeAll(async () => {
     const { User, Member } = models()
     await User.create({ id: reader.userId, name: 'Reader' })

@@ -10,9 +10,11 @@ import { drawBrandSheet } from './brand-sheet-pdf'
 import {
   closeTestDatabase,
   openTestDatabase,
+  otherSiteId as ferry,
   revisionOf,
   siteId,
   stateOf,
+  stranger,
 } from './database.fixture'
 import { models } from './database/models'
 import { saveEdits, undo } from './edits'
@@ -23,8 +25,6 @@ import { slotUses } from './sweeps'
 beforeAll(() => openTestDatabase('palettes_test'))
 afterAll(closeTestDatabase)
 
-const stranger = { userId: 'nobody' }
-const ferry = demoSites[1]!.id
 const frameOf = async (site: string) => (await models().Site.findByPk(site))!.frame as Frame
 const share = async () => {
   const made = await sharePalette(localOwner, siteId, await revisionOf(siteId))

@@ -197,7 +197,6 @@ export const setEdition = defineEdit<z.infer<typeof setEditionCommand>>({
       if (!theme) return 'theme-gone'
       if (missingSlot(draft, Object.values(roles))) return 'slot-gone'
       theme.dark = roles
-      delete theme.darkHand
     }
     frame.edition = edition
   },

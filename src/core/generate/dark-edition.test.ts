@@ -3,15 +3,10 @@ import { demoSites } from '@demo/sites'
 import { decisionColor, failingRoles } from '../resolve'
 import { themesInOrder, type ColorDecision, type Frame, type Theme } from '../site'
 import { groundKind, type RoleId } from '../theme'
-import {
-  afterDark,
-  darkEdition,
-  generatedAfterDark,
-  planDarkEdition,
-  withDark,
-} from './dark-edition'
+import { afterDark, darkEdition, withDark } from './dark-edition'
 import { edited, paletteOf } from './frames.fixture'
 import { generateThemeOn, generateThemes } from './generated'
+import { planDarkEdition } from './regeneration'
 
 describe('the dark edition', () => {
   const ramps = [['#777777'], ['#d65a2a'], ['#ffffff', '#3b5bdb'], ['#00000080', '#ffffff']]
@@ -117,12 +112,12 @@ describe('the dark edition', () => {
     test('single roles go back to generated, the ground as well', () => {
       const frame = decide(site, { ground: { value: '#30343c' }, link: { value: '#ffffff' } })
       const first = site.themes.byId[paper]!.dark!
-      const ground = generatedAfterDark(frame, ['ground'])[paper]!
+      const ground = darkEdition(frame, ['ground'])[paper]!
       expect(ground).toMatchObject({ ground: first.ground, link: { value: '#ffffff' } })
-      const link = generatedAfterDark(frame, ['link'])[paper]!
+      const link = darkEdition(frame, ['link'])[paper]!
       expect(link.ground).toEqual({ value: '#30343c' })
       expect(link.link).not.toEqual({ value: '#ffffff' })
-      expect(generatedAfterDark(frame, ['ground', 'link'])[paper]).toEqual(first)
+      expect(darkEdition(frame, ['ground', 'link'])[paper]).toEqual(first)
     })
 
     test('overruled, it is as it was at first', () => {

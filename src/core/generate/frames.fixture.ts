@@ -1,17 +1,21 @@
 import { ternFrame } from '@demo/tern/frame'
 import { applyEdit, type AnyEdit } from '../edit'
-import { slotSchema, type Frame, type Palette, type Theme } from '../site'
+import { slotSchema, type Frame, type Palette, type SiteDocs, type Theme } from '../site'
 
 export const { palette } = ternFrame
 export const theme = (id: string) => ternFrame.themes.byId[id as Theme['id']]!
 
-/** A frame after some edits, none of which may be refused. */
-export const edited = (frame: Frame, ...edits: unknown[]): Frame =>
-  edits.reduce<Frame>((now, edit) => {
-    const result = applyEdit({ frame: now, pages: {} }, edit as AnyEdit)
+/** Documents after some edits, none of which may be refused. */
+export const editedDocs = (docs: SiteDocs, ...edits: unknown[]): SiteDocs =>
+  edits.reduce<SiteDocs>((now, edit) => {
+    const result = applyEdit(now, edit as AnyEdit)
     if (!result.ok) throw new Error(result.problem)
-    return result.docs.frame
-  }, frame)
+    return result.docs
+  }, docs)
+/** The same of a frame alone. */
+export const edited = (frame: Frame, ...edits: unknown[]): Frame =>
+  editedDocs({ frame, pages: {} }, ...edits).frame
+
 /** A palette of some values; null leaves a slot empty. */
 export const paletteOf = (...values: Array<string | null>): Palette => {
   const slots = values.map((value, i) =>

@@ -1,20 +1,16 @@
 import { colorOf, writeRatio } from '../color'
 import { decisionColor, seenGrounds, themeReading } from '../resolve'
 import {
-  canonicalJson,
+  freeThemeName,
   idFromName,
   isBound,
   slotName,
   slotsInOrder,
   themeId,
-  themesInOrder,
   type ColorDecision,
-  type Frame,
   type Palette,
   type Theme,
-  type ThemeId,
   type ThemeRoles,
-  type Themes,
 } from '../site'
 import {
   groundKind,
@@ -62,12 +58,17 @@ export function roleMaker(
   }
 }
 
-/** A name that no other theme has, letter case aside. */
-function freeName(wanted: string, taken: readonly Theme[]): string {
-  const names = new Set(taken.map(({ name }) => name.toLowerCase()))
-  let name = wanted
-  for (let n = 2; names.has(name.toLowerCase()); n += 1) name = `${wanted.slice(0, 56)} ${n}`
-  return name
+/**
+ * What a person decided of some roles, without those that are free to be
+ * generated, and without the ground, which everything is made on.
+ */
+export function byHand(
+  roles: ThemeRoles,
+  hand: readonly RoleId[],
+  free: readonly RoleId[],
+): Partial<ThemeRoles> {
+  const kept = hand.filter((role) => role !== 'ground' && !free.includes(role))
+  return Object.fromEntries(kept.map((role) => [role, roles[role]]))
 }
 
 function newTheme(
@@ -76,7 +77,7 @@ function newTheme(
   hand: readonly RoleId[],
   taken: readonly Theme[],
 ): Theme {
-  const name = freeName(wanted, taken)
+  const name = freeThemeName(wanted, taken)
   const ids = taken.map((theme) => theme.id)
   return { id: themeId.parse(idFromName(name, ids, 'theme')), name, roles, hand: [...hand] }
 }
@@ -121,91 +122,6 @@ export function completeTheme(
   const roles = roleMaker(palette)?.(ground, given)
   const hand = roleIds.filter((role) => read.roles[role])
   return roles && newTheme(read.name, roles, hand, taken)
-}
-
-/** A cell that generating anew would decide otherwise. */
-export interface CellChange {
-  readonly theme: ThemeId
-  readonly role: RoleId
-  readonly before: ColorDecision
-  readonly after: ColorDecision
-}
-
-export interface Regeneration {
-  readonly changes: readonly CellChange[]
-  /** Cells that a person decided and that therefore stay, though they would be decided otherwise. */
-  readonly kept: readonly CellChange[]
-  /** Themes for useful grounds that have none. */
-  readonly add: readonly Theme[]
-}
-
-/**
- * What some cells of a theme would be if they were generated on the ground it
- * has, around what a person decided of the others. Undefined without a filled slot.
- */
-export function generatedRoles(
-  palette: Palette,
-  theme: Theme,
-  wanted: readonly RoleId[],
-): ThemeRoles | undefined {
-  const kept = theme.hand.filter((role) => !wanted.includes(role))
-  return roleMaker(palette)?.(theme.roles.ground, decisionsOf(theme.roles, kept))
-}
-
-/** What is decided for some roles; not for its ground, which everything is made on. */
-export function decisionsOf(roles: ThemeRoles, wanted: readonly RoleId[]): Partial<ThemeRoles> {
-  return Object.fromEntries(
-    wanted.flatMap((role) => (role === 'ground' ? [] : [[role, roles[role]]])),
-  )
-}
-
-export function changesOf(theme: Theme, after: ThemeRoles, of: readonly RoleId[]): CellChange[] {
-  return of.flatMap((role) => {
-    const before = theme.roles[role]
-    if (canonicalJson(before) === canonicalJson(after[role])) return []
-    return [{ theme: theme.id, role, before, after: after[role] }]
-  })
-}
-
-/**
- * What generating all themes anew would do. What a person decided by hand
- * stays, and the rest is made around it, unless it is to be overruled.
- */
-export function planRegeneration(
-  { palette, themes }: Frame,
-  { overrule = false }: { readonly overrule?: boolean } = {},
-): Regeneration {
-  const make = roleMaker(palette)
-  if (!make) return { changes: [], kept: [], add: [] }
-  const all = themesInOrder(themes)
-  const changes: CellChange[] = []
-  const kept: CellChange[] = []
-  for (const theme of all) {
-    const { ground } = theme.roles
-    const afresh = make(ground)
-    if (overrule) changes.push(...changesOf(theme, afresh, roleIds))
-    else {
-      kept.push(...changesOf(theme, afresh, theme.hand))
-      const around = theme.hand.length ? make(ground, decisionsOf(theme.roles, theme.hand)) : afresh
-      const free = roleIds.filter((role) => !theme.hand.includes(role))
-      changes.push(...changesOf(theme, around, free))
-    }
-  }
-  const grounds = new Set(all.map(({ roles }) => canonicalJson(roles.ground)))
-  const add = generateThemes(palette, all).filter(
-    ({ roles }) => !grounds.has(canonicalJson(roles.ground)),
-  )
-  return { changes, kept, add }
-}
-
-/** The themes as they are once some cells are changed. */
-export function afterChanges(themes: Themes, changes: readonly CellChange[]): Theme[] {
-  return themesInOrder(themes).map((theme) => {
-    const own = changes.filter((change) => change.theme === theme.id)
-    if (own.length === 0) return theme
-    const roles = Object.fromEntries(own.map(({ role, after }) => [role, after]))
-    return { ...theme, roles: { ...theme.roles, ...roles } }
-  })
 }
 
 /** Why a role has its colour, in a few words: “Ink on Paper, 14.7:1”. */

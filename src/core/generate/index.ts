@@ -1,23 +1,19 @@
-export {
-  afterDark,
-  darkEdition,
-  generatedAfterDark,
-  planDarkEdition,
-  withDark,
-} from './dark-edition'
+export { afterDark, darkEdition, withDark } from './dark-edition'
 export { disagreements, type Disagreement } from './disagreements'
 export { fixesFor, readableChoices, type CellFix, type ReadableChoice } from './fixes'
 export {
-  afterChanges,
   completeTheme,
   explainRole,
-  generatedRoles,
   generateThemeOn,
   generateThemes,
   paletteColors,
+} from './generated'
+export {
+  afterChanges,
+  lightEdition,
+  planDarkEdition,
   planRegeneration,
   type CellChange,
-  type Regeneration,
-} from './generated'
+} from './regeneration'
 export { remedyFor, type Remedy } from './remedy'
 export { proposeRhythms, themesByKind, type RhythmPage } from './rhythm'

@@ -1,10 +1,10 @@
 import wcagContrast from 'wcag-contrast'
 import { demoSites } from '@demo/sites'
 import { over, toBytes, type Color } from '../color'
-import { applyEdit, type AnyEdit } from '../edit'
 import { coloredIn, facetsOf, groundsUnder, spotsOnPage, traceFacet, type Spot } from '../resolve'
 import type { ColorDecision, DocId, SectionId, SiteDocs, SiteElement } from '../site'
 import { afterDark, darkEdition } from './dark-edition'
+import { editedDocs } from './frames.fixture'
 import { remedyFor } from './remedy'
 
 const [tern] = demoSites
@@ -13,13 +13,6 @@ const start: SiteDocs = {
   pages: Object.fromEntries(tern!.pages.map((page) => [page.id, page])),
 }
 const home = tern!.pages[0]!
-const edited = (docs: SiteDocs, ...edits: unknown[]): SiteDocs =>
-  edits.reduce<SiteDocs>((now, edit) => {
-    const result = applyEdit(now, edit as AnyEdit)
-    if (!result.ok) throw new Error(result.problem)
-    return result.docs
-  }, docs)
-
 const spotIn = (docs: SiteDocs, section = 'newsletter'): Spot =>
   spotsOnPage(docs, home.id).find(({ section: { id } }) => id === (section as SectionId))!
 /** The first heading of that section. */
@@ -35,6 +28,20 @@ const own = (paint: ColorDecision) => ({
   facet: facetOf(heading).key,
   state: 'rest',
   paint,
+})
+const setFill = (paint: unknown) => ({
+  type: 'setSectionColor',
+  doc: home.id,
+  section: 'newsletter',
+  facet: 'fill',
+  state: 'rest',
+  paint,
+})
+const setHeading = (decision: unknown) => ({
+  type: 'setRole',
+  themes: ['on-ink'],
+  role: 'heading',
+  decision,
 })
 const remedyIn = (docs: SiteDocs, ...others: SiteDocs[]) =>
   remedyFor(
@@ -61,7 +68,7 @@ test('what reads has no remedy, and needs none', () => {
 })
 
 test('a colour of its own on a gradient of its section: what reads on all of the gradient, for it alone', () => {
-  const docs = edited(start, own({ slot: 'brand' as never }))
+  const docs = editedDocs(start, own({ slot: 'brand' as never }))
   const remedy = remedyIn(docs)!
   expect(remedy.role).toBeUndefined()
   expect(remedy.reading.ratio).toBeLessThan(4.5)
@@ -73,34 +80,17 @@ test('a colour of its own on a gradient of its section: what reads on all of the
 })
 
 test('a theme that does not read: its role, so that all it colours is mended', () => {
-  const docs = edited(start, {
-    type: 'setRole',
-    themes: ['on-ink'],
-    role: 'heading',
-    decision: { slot: 'brand' },
-  })
+  const docs = editedDocs(start, setHeading({ slot: 'brand' }))
   expect(remedyIn(docs)).toMatchObject({ role: 'heading' })
   const [first] = remedyIn(docs)!.choices
-  const mended = edited(docs, {
-    type: 'setRole',
-    themes: ['on-ink'],
-    role: 'heading',
-    decision: first!.decision,
-  })
+  const mended = editedDocs(docs, setHeading(first!.decision))
   expect(remedyIn(mended)).toBeUndefined()
 })
 
 test('where there are two editions, a colour of its own reads in both', () => {
-  const plain = edited(
+  const plain = editedDocs(
     start,
-    {
-      type: 'setSectionColor',
-      doc: home.id,
-      section: 'newsletter',
-      facet: 'fill',
-      state: 'rest',
-      paint: null,
-    },
+    setFill(null),
     {
       type: 'setSectionTheme',
       sections: [{ doc: home.id, section: 'newsletter' }],
@@ -118,23 +108,16 @@ test('where there are two editions, a colour of its own reads in both', () => {
 })
 
 test('where black and white lie under it, no one colour reads, and none is offered', () => {
-  const docs = edited(
+  const docs = editedDocs(
     start,
-    {
-      type: 'setSectionColor',
-      doc: home.id,
-      section: 'newsletter',
-      facet: 'fill',
-      state: 'rest',
-      paint: {
-        gradient: 'linear',
-        angle: 90,
-        stops: [
-          { at: 0, color: { value: '#000000' } },
-          { at: 100, color: { value: '#ffffff' } },
-        ],
-      },
-    },
+    setFill({
+      gradient: 'linear',
+      angle: 90,
+      stops: [
+        { at: 0, color: { value: '#000000' } },
+        { at: 100, color: { value: '#ffffff' } },
+      ],
+    }),
     own({ value: '#808080' }),
   )
   expect(remedyIn(docs)).toMatchObject({ choices: [] })

@@ -8,7 +8,6 @@ import {
   traceFacet,
   type Reading,
   type Spot,
-  type Trace,
 } from '../resolve'
 import { isColor, type ColorDecision, type SiteElement, type State } from '../site'
 import type { RoleId } from '../theme'
@@ -16,7 +15,6 @@ import { nearestChoices, readableChoices, type ReadableChoice } from './fixes'
 
 /** What would make one colour on a page readable, and where it would be decided. */
 export interface Remedy {
-  readonly trace: Trace
   readonly reading: Reading
   /** The role of the theme, where it is the theme that does not read; else the element alone is meant. */
   readonly role?: RoleId
@@ -45,7 +43,7 @@ export function remedyFor(
   const decider = trace.chain[trace.decidedBy]
   if (decider?.at === 'theme' && !themeReading(palette, shown.theme, decider.role)?.passes) {
     const { role } = decider
-    return { trace, reading, role, choices: readableChoices(palette, shown.theme, role) }
+    return { reading, role, choices: readableChoices(palette, shown.theme, role) }
   }
   const grounds = spots.flatMap((spot) =>
     groundsUnder(spot, element, traceFacet(spot, element, facet, state)),
@@ -55,5 +53,5 @@ export function remedyFor(
     return Math.min(...grounds.map((ground) => contrast(color, ground)))
   }
   const reads = (decision: ColorDecision) => ratioOf(decision) >= needs
-  return { trace, reading, choices: nearestChoices(palette, trace.paint, reads, ratioOf) }
+  return { reading, choices: nearestChoices(palette, trace.paint, reads, ratioOf) }
 }

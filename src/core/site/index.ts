@@ -37,6 +37,7 @@ export {
   editions,
   mostThemes,
   themeSchema,
+  freeThemeName,
   themesInOrder,
   type Edition,
   type Theme,

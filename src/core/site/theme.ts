@@ -36,6 +36,14 @@ export const themesSchema = z.strictObject({
 export type Theme = z.infer<typeof themeSchema>
 export type Themes = z.infer<typeof themesSchema>
 
+/** A theme's name that no other has, letter case aside: the wanted one, or with a number behind it. */
+export function freeThemeName(wanted: string, taken: readonly Theme[]): string {
+  const names = new Set(taken.map(({ name }) => name.toLowerCase()))
+  let name = wanted
+  for (let n = 2; names.has(name.toLowerCase()); n += 1) name = `${wanted.slice(0, 56)} ${n}`
+  return name
+}
+
 export function themesInOrder(themes: Themes): Theme[] {
   return themes.order.flatMap((id) => themes.byId[id] ?? [])
 }

@@ -25,6 +25,16 @@ export function groundKind(color: Color): GroundKind {
   return light <= DARK ? 'dark' : 'vivid'
 }
 
+/** The shade of a slot, given by its index, that has a lightness (OKLCH, 0…1), opaque. */
+export function atLightness(
+  palette: readonly PaletteColor[],
+  from: number,
+  lightness: number,
+): Pick<UsefulGround, 'decision' | 'color'> {
+  const { l } = toOklab(palette[from]!.color)
+  return shadeInk(palette, from, Math.round((lightness - l) * 100))
+}
+
 /**
  * The grounds of a palette: at most two pale, two dark and one vivid, from
  * light to dark. Where it holds no pale or no dark one, the shade of its most
@@ -68,9 +78,8 @@ export function usefulGrounds(palette: readonly PaletteColor[]): UsefulGround[] 
     .slice(0, 1)
   const neutral = [...all].sort((a, b) => a.chroma - b.chroma)[0]!
   const standIn = (kind: GroundKind, lightness: number): UsefulGround => {
-    const { l } = toOklab(palette[neutral.from]!.color)
-    const ink = shadeInk(palette, neutral.from, Math.round((lightness - l) * 100))
-    return { kind, decision: ink.decision, color: ink.color }
+    const { decision, color } = atLightness(palette, neutral.from, lightness)
+    return { kind, decision, color }
   }
   const ground =
     (kind: GroundKind) =>

@@ -1,5 +1,11 @@
 export { themeGenerator, type GeneratedRoles, type GivenRoles } from './generate'
-export { groundKind, usefulGrounds, type GroundKind, type UsefulGround } from './grounds'
+export {
+  atLightness,
+  groundKind,
+  usefulGrounds,
+  type GroundKind,
+  type UsefulGround,
+} from './grounds'
 export type { Decision, PaletteColor, SlotDecision } from './inks'
 export {
   roleGroups,

@@ -7,6 +7,7 @@ import { fixesFor, readableChoices } from '@/core/generate'
 import { seenRole, themeReading } from '@/core/resolve'
 import type { Frame, Theme } from '@/core/site'
 import { roleIds, roleName, type RoleId } from '@/core/theme'
+import { ReadableChoice } from '../color'
 import { decisionHex, useEditor } from '../editor'
 import { Button, Swatch } from '../kit'
 import { counted } from '../words'
@@ -83,22 +84,19 @@ export function FixList({ frame, theme, only }: FixListProps) {
           {choices.map(({ decision, color, ratio }) => {
             const words = writeDecision(palette, decision)
             return (
-              <button
+              <ReadableChoice
                 key={words}
-                type="button"
-                aria-label={`${roleName(role)} in ${theme.name} to ${words}, ${writeRatio(ratio)}`}
-                onClick={() => decideCells(editor, [{ theme: theme.id, role, decision }])}
-                className="grid grid-cols-[minmax(0,1fr)_auto] items-center overflow-hidden rounded ring-1 ring-black/15 hover:ring-2 hover:ring-ink"
-              >
-                <Sample
-                  role={role}
-                  color={writeHex(color)}
-                  ground={writeHex(seenRole(palette, theme, reading.on))}
-                />
-                <span className="code bg-raised px-2 leading-8">
-                  {words} · {writeRatio(ratio)}
-                </span>
-              </button>
+                label={`${roleName(role)} in ${theme.name} to ${words}, ${writeRatio(ratio)}`}
+                words={`${words} · ${writeRatio(ratio)}`}
+                onChoose={() => decideCells(editor, [{ theme: theme.id, role, decision }])}
+                sample={
+                  <Sample
+                    role={role}
+                    color={writeHex(color)}
+                    ground={writeHex(seenRole(palette, theme, reading.on))}
+                  />
+                }
+              />
             )
           })}
         </div>

@@ -3,7 +3,15 @@
 import { useCallback, useState } from 'react'
 import { toast } from 'sonner'
 import type { Edit } from '@/core/edit'
-import { idFromName, nameText, themeId, themesInOrder, type Theme, type ThemeId } from '@/core/site'
+import {
+  freeThemeName,
+  idFromName,
+  nameText,
+  themeId,
+  themesInOrder,
+  type Theme,
+  type ThemeId,
+} from '@/core/site'
 import { useEditor, type Editor } from '../editor'
 import { Dialog, TextField } from '../kit'
 import { editProblemWords } from '../words'
@@ -26,10 +34,7 @@ function duplicate(editor: Editor, id: ThemeId): void {
   const { themes } = editor.store.getState().docs.frame
   const theme = themes.byId[id]
   if (!theme) return
-  const names = new Set(themesInOrder(themes).map((each) => each.name.toLowerCase()))
-  const stem = `${theme.name.slice(0, 48)} copy`
-  let name = stem
-  for (let n = 2; names.has(name.toLowerCase()); n += 1) name = `${stem} ${n}`
+  const name = freeThemeName(`${theme.name.slice(0, 48)} copy`, themesInOrder(themes))
   const copy = { ...theme, id: themeId.parse(idFromName(name, themes.order, 'theme')), name }
   run(editor, { type: 'addTheme', theme: copy, after: id })
 }

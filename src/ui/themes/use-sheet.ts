@@ -2,14 +2,13 @@ import { useMemo } from 'react'
 import { toast } from 'sonner'
 import type { Edit } from '@/core/edit'
 import { readDecision, writeDecision } from '@/core/edit'
-import { afterDark, generatedAfterDark, generatedRoles } from '@/core/generate'
+import { afterDark, darkEdition, lightEdition } from '@/core/generate'
 import {
   themesInOrder,
   type ColorDecision,
   type Frame,
   type Theme,
   type ThemeId,
-  type ThemeRoles,
 } from '@/core/site'
 import { roleName, type RoleId } from '@/core/theme'
 import { isAfterDark, useEditorState, type Editor, type SheetCells } from '../editor'
@@ -81,15 +80,8 @@ export function backToGenerated(
   wanted: readonly RoleId[],
 ): void {
   const state = editor.store.getState()
-  const { frame } = state.docs
-  const made: Partial<Record<ThemeId, ThemeRoles>> = isAfterDark(state)
-    ? generatedAfterDark(frame, wanted)
-    : Object.fromEntries(
-        themesInOrder(frame.themes).map((theme) => [
-          theme.id,
-          generatedRoles(frame.palette, theme, wanted),
-        ]),
-      )
+  const edition = isAfterDark(state) ? darkEdition : lightEdition
+  const made = edition(state.docs.frame, wanted)
   const back = cells.flatMap((cell): CellDecision[] => {
     const decision = made[cell.theme]?.[cell.role]
     return decision ? [{ ...cell, decision }] : []

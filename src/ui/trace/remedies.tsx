@@ -9,6 +9,7 @@ import { afterDark, remedyFor } from '@/core/generate'
 import { spotsOnPage, type Spot } from '@/core/resolve'
 import type { ColorDecision, SiteElement, State } from '@/core/site'
 import { roleName } from '@/core/theme'
+import { ReadableChoice } from '../color'
 import { isAfterDark, useEditor, useEditorState, type Selection } from '../editor'
 import { previewColor } from '../stage'
 import { editProblemWords } from '../words'
@@ -89,28 +90,22 @@ export function Remedies({ spot, selection, element, facet, state, words }: Reme
         const hex = writeHex(color)
         const written = writeDecision(palette, decision)
         return (
-          <button
+          <ReadableChoice
             key={written}
-            type="button"
-            aria-label={`${written} for ${name}, ${writeRatio(ratio)}`}
-            onClick={() => take(decision)}
-            onPointerEnter={() => show(hex)}
-            onPointerLeave={() => show()}
-            onFocus={() => show(hex)}
-            onBlur={() => show()}
-            className="grid grid-cols-[minmax(0,1fr)_auto] items-center overflow-hidden rounded ring-1 ring-black/15 hover:ring-2 hover:ring-ink"
-          >
-            <span
-              aria-hidden
-              className="truncate px-2 text-left leading-8"
-              style={{ color: hex, background: writeHex(reading.ground) }}
-            >
-              {words}
-            </span>
-            <span className="code bg-raised px-2 leading-8">
-              {written} · {writeRatio(ratio)}
-            </span>
-          </button>
+            label={`${written} for ${name}, ${writeRatio(ratio)}`}
+            words={`${written} · ${writeRatio(ratio)}`}
+            onChoose={() => take(decision)}
+            onPoint={(pointed) => show(pointed ? hex : undefined)}
+            sample={
+              <span
+                aria-hidden
+                className="truncate px-2 text-left leading-8"
+                style={{ color: hex, background: writeHex(reading.ground) }}
+              >
+                {words}
+              </span>
+            }
+          />
         )
       })}
     </section>

@@ -141,7 +141,7 @@ function Traced({ spot, selection, element }: TracedProps) {
               </span>
             </p>
           )}
-          {reading?.needs && reading.ratio < reading.needs && element && judged && (
+          {element && judged && (
             <Remedies
               key={`${judged.key}/${state}`}
               spot={spot}
