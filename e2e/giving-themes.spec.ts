@@ -73,6 +73,7 @@ test('the rhythm is walked, sections are chosen and given a theme by keyboard al
   const themes = page.getByRole('radiogroup', { name: 'Theme of the chosen sections' })
   await expect(themes.getByRole('radio').first()).toBeFocused()
   await page.keyboard.press('ArrowRight')
+  await expect(themes.getByRole('radio', { name: 'On Mist' })).toBeFocused()
   await page.keyboard.press('Space')
   await expect.poll(async () => (await bands('home'))[2].theme).toBe('on-mist')
   expect((await bands('home')).slice(0, 3).map(({ theme }: { theme: string }) => theme)).toEqual([
