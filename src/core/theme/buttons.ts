@@ -8,19 +8,32 @@ function strange(ink: Ink, rest: Ink): number {
   return ink.from === rest.from ? 0 : 0.8
 }
 
-/** A fill that stands out, its label, and how both change under the pointer. */
-export function mainButton({ chooser, base, grounds, known }: Setting) {
+/** The contrast from which a fill or a line is told from the ground that it stands on. Common practice, no source. */
+export const TOLD = 1.35
+
+/** The first of some wants that an ink meets; where none can be met, the last as near as it goes. */
+const firstMet = (chooser: Setting['chooser'], wants: readonly Want[]): Ink =>
+  wants.reduce<Ink | undefined>((found, want) => found ?? chooser.find(want), undefined) ??
+  chooser.choose(wants.at(-1)!)
+
+/**
+ * A fill that stands out, its label, and how both change under the pointer. At
+ * rest and pointed at it is told from ground and cards by its fill; where what
+ * is given does not let it be, by its line.
+ */
+export function mainButton({ chooser, base, grounds, known }: Setting, edge: Ink) {
   const { buttonLabel, buttonHoverLabel, buttonHoverFill } = known
   const fillWanted: Want = {
-    on: base,
-    needs: 1.35,
+    on: grounds,
+    needs: TOLD,
     opaque: true,
     bears: those([buttonLabel]),
     cost: (ink, ratio) =>
       shading(ink) * 1.4 - Math.min(ink.chroma, 0.2) * 6 + Math.max(0, 2 - ratio) * 0.3,
   }
   const fill =
-    known.buttonFill ?? chooser.find(fillWanted) ?? chooser.choose({ ...fillWanted, needs: 1 })
+    known.buttonFill ??
+    firstMet(chooser, [fillWanted, { ...fillWanted, on: base }, { ...fillWanted, needs: 1 }])
   const labelOn = (under: Ink) =>
     chooser.choose({
       on: footingsOf(under, grounds),
@@ -33,22 +46,22 @@ export function mainButton({ chooser, base, grounds, known }: Setting) {
   const likely = buttonHoverLabel ?? label
   // Away from its label's lightness the fill can only read better under it.
   const away = likely.l < fill.l ? 1 : -1
+  const hoverWanted: Want = {
+    on: grounds,
+    needs: TOLD,
+    opaque: true,
+    bears: [likely],
+    not: [fill],
+    apart: CHANGED,
+    cost: (ink) => strange(ink, fill) + Math.abs(ink.l - fill.l - 0.07 * away) * 3,
+  }
   const hoverFill =
-    buttonHoverFill ??
-    chooser.choose({
-      on: base,
-      needs: 1,
-      opaque: true,
-      bears: [likely],
-      not: [fill],
-      apart: CHANGED,
-      cost: (ink) => strange(ink, fill) + Math.abs(ink.l - fill.l - 0.07 * away) * 3,
-    })
+    buttonHoverFill ?? firstMet(chooser, [hoverWanted, { ...hoverWanted, on: base, needs: 1 }])
   const bears = reads(likely, footingsOf(hoverFill, grounds), TEXT)
   return {
     buttonFill: fill,
     buttonLabel: label,
-    buttonLine: known.buttonLine ?? fill,
+    buttonLine: known.buttonLine ?? (reads(fill, grounds, TOLD) ? fill : edge),
     buttonHoverFill: hoverFill,
     buttonHoverLabel: buttonHoverLabel ?? (bears ? label : labelOn(hoverFill)),
   }

@@ -28,6 +28,8 @@ export interface Want {
   readonly opaque?: boolean
   /** Inks that shall read on it, at WCAG 2.2's ratio for text. */
   readonly bears?: readonly Ink[]
+  /** What else it must be. */
+  readonly fits?: (ink: Ink) => boolean
 }
 
 /** WCAG 2.2 §1.4.3, text of any size; §1.4.11, what must be seen of controls and icons. */
@@ -80,7 +82,7 @@ export class Chooser {
 
   /** The ink of least cost that reads; told apart from others if any is, else the farthest from them. */
   find(want: Want): Ink | undefined {
-    const { on, needs, cost, not = [], apart = APART, opaque, bears = [] } = want
+    const { on, needs, cost, not = [], apart = APART, opaque, bears = [], fits } = want
     const contrasts = this.contrastsOn(on)
     const wanted = apart * apart
     let best: Ink | undefined
@@ -93,6 +95,7 @@ export class Chooser {
       const ink = this.inks[i]!
       if (opaque && ink.color.alpha < 1) continue
       if (bears.length && borne(ink, bears) < TEXT) continue
+      if (fits && !fits(ink)) continue
       let gap = Infinity
       for (const other of not) gap = Math.min(gap, squaredDistance(ink, other))
       if (gap < wanted) {
@@ -115,7 +118,7 @@ export class Chooser {
   private refined(
     ink: Ink,
     price: number,
-    { on, needs, cost, not = [], apart = APART, bears = [] }: Want,
+    { on, needs, cost, not = [], apart = APART, bears = [], fits }: Want,
   ): Ink {
     const toSlot = -Math.sign(ink.offset)
     let best = ink
@@ -125,6 +128,7 @@ export class Chooser {
       const contrast = worstContrast(nearer, on)
       if (contrast < needs || not.some((other) => inkDistance(other, nearer) < apart)) break
       if (bears.length && borne(nearer, bears) < TEXT) break
+      if (fits && !fits(nearer)) break
       const own = cost(nearer, contrast)
       if (own < least) [best, least] = [nearer, own]
     }

@@ -1,4 +1,4 @@
-import { over, toOklab, white, writeHex, type Color } from '../color'
+import { mapToGamut, over, toOklab, white, writeHex, type Color } from '../color'
 import { mainButton, quietButton } from './buttons'
 import { Chooser, TEXT } from './chooser'
 import { footing, reads, type Decision, type Footing, type Ink, type PaletteColor } from './inks'
@@ -22,20 +22,22 @@ export type GivenRoles = Readonly<
  * ground (the least is 4.58:1). What is given stays; all else is chosen so that
  * it reads on, under and beside it. Then a pair may fail only where both of it
  * are given, or where what is given leaves no colour that reads. The same
- * palette gives the same theme. Needs at least one filled slot.
+ * palette gives the same theme. Colours outside of sRGB are taken as they are
+ * painted, mapped into it. Needs at least one filled slot.
  */
 export function themeGenerator(
   palette: readonly PaletteColor[],
 ): (ground: Decision, groundColor: Color, given?: GivenRoles) => GeneratedRoles {
   const chooser = new Chooser(palette)
-  return (ground, groundColor, given = {}) => themeOn(chooser, ground, groundColor, given)
+  return (ground, groundColor, given = {}) =>
+    themeOn(chooser, ground, mapToGamut(groundColor), given)
 }
 
 function knownInks(chooser: Chooser, given: GivenRoles): KnownInks {
   return Object.fromEntries(
     Object.entries(given).map(([role, { decision, color }]) => [
       role,
-      chooser.given(decision, color),
+      chooser.given(decision, mapToGamut(color)),
     ]),
   )
 }
@@ -74,7 +76,7 @@ function themeOn(
     ground,
     surface: cards.decision,
     ...decisions(words),
-    ...decisions(mainButton(setting)),
+    ...decisions(mainButton(setting, edge)),
     ...decisions(quietButton(setting, sign, edge)),
     ...decisions(marksOn(setting, edge)),
     ...decisions(fieldOn(setting, cards, words)),

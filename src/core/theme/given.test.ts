@@ -4,9 +4,11 @@ import { anyColor, anyOpaque } from '../color/random-color.fixture'
 import { themeGenerator, type GeneratedRoles, type GivenRoles } from './generate'
 import {
   colorOfDecision,
+  outOfTurn,
   pairsThatFail,
   referenceContrast,
   seenGroundsOf,
+  vanishing,
 } from './reference.fixture'
 import { roleIds, rolePairs, roles, type RoleId } from './roles'
 
@@ -82,6 +84,12 @@ test('around what is given, a pair fails only where nothing can help: any palett
           return !excused(absolute, given, role as RoleId, on as RoleId)
         })
         expect(failing).toEqual([])
+        const seen = (id: RoleId) => colorOfDecision(palette, made[id])
+        const isFree = (...ids: RoleId[]) => ids.every((id) => !given[id])
+        if (isFree('surface', 'fieldGround', 'mutedText', 'fieldHint', 'text', 'fieldText'))
+          expect(outOfTurn(seen)).toEqual([])
+        if (isFree('buttonFill', 'buttonHoverFill', 'buttonLine'))
+          expect(vanishing(seen)).toEqual([])
         count += Object.keys(given).length
       },
     ),

@@ -1,4 +1,4 @@
-import { luminance, over, toOklab, toOklch, white, type Color } from '../color'
+import { luminance, mapToGamut, over, toOklab, toOklch, white, type Color } from '../color'
 import { inkDistance, shadeInk, type PaletteColor, type SlotDecision } from './inks'
 
 export type GroundKind = 'pale' | 'vivid' | 'dark'
@@ -7,6 +7,7 @@ export type GroundKind = 'pale' | 'vivid' | 'dark'
 export interface UsefulGround {
   readonly kind: GroundKind
   readonly decision: SlotDecision
+  /** Within sRGB, as it is painted. */
   readonly color: Color
 }
 
@@ -43,7 +44,8 @@ export function atLightness(
 export function usefulGrounds(palette: readonly PaletteColor[]): UsefulGround[] {
   if (palette.length === 0) return []
   const all = palette
-    .map(({ id, color }, from) => {
+    .map(({ id, color: own }, from) => {
+      const color = mapToGamut(own)
       const seen = over(color, white)
       return {
         from,

@@ -1,4 +1,4 @@
-import { colorKey, luminance, over, shadesOf, toOklab, type Color, type Shade } from '../color'
+import { luminance, over, shadesOf, toOklab, type Color, type Shade } from '../color'
 
 /** A filled slot, as theme generation sees it. */
 export interface PaletteColor {
@@ -95,17 +95,18 @@ const MOST_RAMPS = 600
 /**
  * A slot and its shades from white to black; one that can be seen through is
  * there as it is, too. Kept by colour: while one slot is dragged, those of all
- * others are known.
+ * others are known. By the very colour, not by what it rounds to: two that
+ * paint the same 8 bits may have other shades, above all outside of sRGB.
  */
 function rampOf(slot: PaletteColor, from: number): readonly Ink[] {
   const { id, color } = slot
-  const key = `${from} ${id} ${colorKey(color)}`
+  const key = `${from} ${id} ${color.r} ${color.g} ${color.b} ${color.alpha}`
   const known = ramps.get(key)
   if (known) return known
   if (ramps.size >= MOST_RAMPS) ramps.clear()
   const shaded = shadesOf(color)
   const { l } = toOklab(color)
-  const ramp: Ink[] = color.alpha < 1 ? [inkOf({ slot: id }, from, 0, color)] : []
+  const ramp: Ink[] = color.alpha < 1 ? [inkOf({ slot: id }, from, 0, shaded(undefined))] : []
   for (let offset = -100; offset <= 100; offset += STEP) {
     const at = l + offset / 100
     if (at > -STEP / 100 && at < 1 + STEP / 100) ramp.push(shadeBy(shaded, slot, from, offset))

@@ -1,6 +1,7 @@
-import { SHAPE, TEXT } from './chooser'
+import { SHAPE, TEXT, type Want } from './chooser'
 import { footingsOf, inkDistance, reads, type Ink } from './inks'
 import { off, shading, those, type Setting } from './setting'
+import { faintOn, isWithin, strongOn } from './words'
 
 /** Hues (OKLCH degrees) that are read as good, as caution and as bad news. Common practice, no source. */
 const HUES = { success: 150, warning: 75, danger: 27 } as const
@@ -47,10 +48,11 @@ export function marksOn({ chooser, base, lab, grounds, known }: Setting, edge: I
 
 /** Form fields: on the ground of cards, unless given words ask for another. */
 export function fieldOn(
-  { chooser, base, grounds, known }: Setting,
+  setting: Setting,
   cards: Ink,
   { text, mutedText }: Readonly<Record<'text' | 'mutedText', Ink>>,
 ) {
+  const { chooser, base, grounds, known } = setting
   const bears = those([known.fieldText, known.fieldHint])
   const onCards = footingsOf(cards, grounds)
   const fieldGround =
@@ -65,20 +67,19 @@ export function fieldOn(
           cost: (ink) => shading(ink) + inkDistance(ink, cards),
         }))
   const on = footingsOf(fieldGround, grounds)
-  const wordOr = (word: Ink, wish: number, not: readonly Ink[] = []) =>
-    reads(word, on, TEXT)
-      ? word
-      : chooser.choose({
-          on,
-          needs: TEXT,
-          not,
-          cost: (ink, ratio) => shading(ink) * 0.6 + off(ratio, wish) + ink.chroma * 2,
-        })
-  const fieldText = known.fieldText ?? wordOr(text, 11.5)
+  const typed: Want = {
+    on,
+    needs: TEXT,
+    cost: (ink, ratio) => shading(ink) * 0.6 + off(ratio, 11.5) + ink.chroma * 2,
+  }
+  const { fieldHint } = known
+  const isStrong = reads(text, on, TEXT) && (!fieldHint || isWithin(fieldHint, text, on))
+  const fieldText = known.fieldText ?? (isStrong ? text : strongOn(setting, typed, fieldHint))
+  const isFaint = reads(mutedText, on, TEXT) && isWithin(mutedText, fieldText, on)
   return {
     fieldGround,
     fieldText,
-    fieldHint: known.fieldHint ?? wordOr(mutedText, 5.6, [fieldText]),
+    fieldHint: fieldHint ?? (isFaint ? mutedText : faintOn(setting, on, fieldText)),
     fieldLine:
       known.fieldLine ??
       chooser.choose({

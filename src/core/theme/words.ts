@@ -1,6 +1,36 @@
-import { SHAPE, TEXT } from './chooser'
-import { inkDistance, reads, worstContrast, type Ink } from './inks'
+import { SHAPE, TEXT, type Want } from './chooser'
+import { inkContrast, inkDistance, reads, worstContrast, type Footing, type Ink } from './inks'
 import { CHANGED, extreme, off, shading, type Setting } from './setting'
+
+/** Whether an ink nowhere reads stronger than another. */
+export const isWithin = (ink: Ink, most: Ink, on: readonly Footing[]): boolean =>
+  on.every((ground) => inkContrast(ink, ground) <= inkContrast(most, ground))
+
+/** Words that come after others: told apart from them where that can be, and never reading stronger. */
+export function faintOn(
+  { chooser }: Pick<Setting, 'chooser'>,
+  on: readonly Footing[],
+  first: Ink,
+): Ink {
+  const want: Want = {
+    on,
+    needs: TEXT,
+    not: [first],
+    cost: (ink, ratio) => shading(ink) * 0.7 + off(ratio, 5.6) + ink.chroma * 2,
+  }
+  const found = chooser.find({ ...want, fits: (ink) => isWithin(ink, first, on) })
+  return found ?? (reads(first, on, TEXT) ? first : chooser.choose(want))
+}
+
+/** Words that are read first, among what reads at least as strong as those that come after, where any does. */
+export function strongOn(
+  { chooser }: Pick<Setting, 'chooser'>,
+  want: Want,
+  second: Ink | undefined,
+): Ink {
+  const found = second && chooser.find({ ...want, fits: (ink) => isWithin(second, ink, want.on) })
+  return found ?? chooser.choose(want)
+}
 
 /** The inks of all that is read: heading, text, muted text, links. */
 export function wordsOn(setting: Setting) {
@@ -14,22 +44,20 @@ export function wordsOn(setting: Setting) {
     })
   const text =
     known.text ??
-    chooser.choose({
-      ...on,
-      cost: (ink, ratio) =>
-        shading(ink) * 0.6 +
-        extreme(ink) +
-        off(ratio, 11.5) * 0.6 +
-        ink.chroma * 2 +
-        (ink.from === heading.from ? 0 : 0.15),
-    })
-  const mutedText =
-    known.mutedText ??
-    chooser.choose({
-      ...on,
-      not: [text],
-      cost: (ink, ratio) => shading(ink) * 0.7 + off(ratio, 5.6) + ink.chroma * 2,
-    })
+    strongOn(
+      setting,
+      {
+        ...on,
+        cost: (ink, ratio) =>
+          shading(ink) * 0.6 +
+          extreme(ink) +
+          off(ratio, 11.5) * 0.6 +
+          ink.chroma * 2 +
+          (ink.from === heading.from ? 0 : 0.15),
+      },
+      known.mutedText,
+    )
+  const mutedText = known.mutedText ?? faintOn(setting, grounds, text)
   const link = known.link ?? linkOn(setting, [text, heading])
   const linkRatio = worstContrast(link, grounds)
   const linkHover =
