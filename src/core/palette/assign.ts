@@ -1,10 +1,50 @@
-import { toOklab, type Color } from '../color'
+import { toOklch, type Color, type Oklch } from '../color'
 
-/** How unlike two colours are in what they can be used for: lightness first, then chroma, hue last. */
-function cost(a: Color, b: Color): number {
-  const [p, q] = [toOklab(a), toOklab(b)]
-  const chroma = Math.abs(Math.hypot(p.a, p.b) - Math.hypot(q.a, q.b))
-  return 3 * Math.abs(p.l - q.l) + 2 * chroma + Math.hypot(p.a - q.a, p.b - q.b) * 0.5
+/** A slot that colours are proposed for: what it holds, and what it is for. */
+export interface AssignedSlot {
+  readonly color: Color
+  /** 0…1: how much of what it paints is to catch the eye; absent where it paints nothing. */
+  readonly acts?: number
+  /** Whether it is the accent. */
+  readonly isAccent?: boolean
+}
+
+/** Chroma (OKLCH) from which a colour is vivid enough to serve as accent. */
+const VIVID = 0.07
+/** Chroma below which nothing in a palette counts as vivid beside the others. */
+const LEAST = 0.08
+
+const mostChroma = (colors: readonly Oklch[]) => Math.max(0, ...colors.map(({ c }) => c))
+
+/**
+ * How vivid a slot should be among its palette, 0…1: what it is for, and how
+ * vivid it is beside the other slots. Undefined where neither tells: it paints
+ * nothing, and no slot is vivid.
+ */
+function wishOf({ acts }: AssignedSlot, own: Oklch, most: number): number | undefined {
+  const beside = most < VIVID ? undefined : own.c / most
+  if (acts === undefined || beside === undefined) return acts ?? beside
+  return (acts + beside) / 2
+}
+
+/** What it costs a slot to be more vivid than it should be, and to be less. */
+const [TOO_VIVID, TOO_DULL] = [1.1, 0.4]
+
+/**
+ * How ill a colour serves a slot: by lightness, by whether it is vivid where
+ * the slot is to catch the eye and quiet where it is not, and a little by hue.
+ */
+function cost(slot: Oklch, wish: number | undefined, color: Oklch, vividness: number): number {
+  const over = wish === undefined ? 0 : vividness - wish
+  const [p, q] = [slot, color].map(({ c, h }) => {
+    const angle = (h * Math.PI) / 180
+    return [c * Math.cos(angle), c * Math.sin(angle)] as const
+  }) as [readonly [number, number], readonly [number, number]]
+  return (
+    3 * Math.abs(slot.l - color.l) +
+    (over > 0 ? TOO_VIVID * over : TOO_DULL * -over) +
+    Math.hypot(p[0] - q[0], p[1] - q[1]) * 0.5
+  )
 }
 
 /**
@@ -16,18 +56,51 @@ const LEAVE = 0.75
 
 /**
  * Which colour goes to which slot, so that each slot keeps what it is for: the
- * assignment of least total cost. Returns for every slot the index of its
- * colour, or −1 where none suits or none is left.
+ * accent takes the most vivid colour of two or more, if any is vivid; the
+ * others take the assignment of least total cost. Returns for every slot the
+ * index of its colour, or −1 where none suits or none is left.
+ */
+export function assignColors(slots: readonly AssignedSlot[], colors: readonly Color[]): number[] {
+  const held = slots.map(({ color }) => toOklch(color))
+  const offered = colors.map(toOklch)
+  const [mostHeld, mostOffered] = [mostChroma(held), mostChroma(offered)]
+  const accent = colors.length > 1 ? slots.findIndex(({ isAccent }) => isAccent) : -1
+  const vivid = offered.findIndex(({ c }) => c >= VIVID && c === mostOffered)
+  const isSettled = accent >= 0 && vivid >= 0
+  const rows = held.flatMap((_, i) => (isSettled && i === accent ? [] : [i]))
+  const columns = offered.flatMap((_, i) => (isSettled && i === vivid ? [] : [i]))
+  const found = leastCost(rows.length, columns.length, (row, column) => {
+    const [slot, color] = [rows[row]!, columns[column]!]
+    const wish = wishOf(slots[slot]!, held[slot]!, mostHeld)
+    return cost(
+      held[slot]!,
+      wish,
+      offered[color]!,
+      offered[color]!.c / Math.max(LEAST, mostOffered),
+    )
+  })
+  const result = Array<number>(slots.length).fill(-1)
+  found.forEach((column, row) => {
+    if (column >= 0) result[rows[row]!] = columns[column]!
+  })
+  if (isSettled) result[accent] = vivid
+  return result
+}
+
+/**
+ * For every row the column of the assignment of least total cost, or −1 where
+ * leaving it costs less.
  * Source: the Hungarian method with potentials (Kuhn 1955, Munkres 1957), O(n³);
  * a column per slot stands for leaving it as it is.
  */
-export function assignColors(slots: readonly Color[], colors: readonly Color[]): number[] {
-  const n = slots.length
-  const m = colors.length + n
-  const costOf = (row: number, column: number) => {
-    const color = colors[column - 1]
-    return color ? cost(slots[row - 1]!, color) : LEAVE
-  }
+function leastCost(
+  n: number,
+  count: number,
+  price: (row: number, column: number) => number,
+): number[] {
+  const m = count + n
+  const costOf = (row: number, column: number) =>
+    column <= count ? price(row - 1, column - 1) : LEAVE
   const u = Array<number>(n + 1).fill(0)
   const v = Array<number>(m + 1).fill(0)
   const rowOf = Array<number>(m + 1).fill(0)
@@ -68,9 +141,9 @@ export function assignColors(slots: readonly Color[], colors: readonly Color[]):
     }
   }
   const result = Array<number>(n).fill(-1)
-  colors.forEach((_, i) => {
-    const row = rowOf[i + 1]!
-    if (row) result[row - 1] = i
-  })
+  for (let column = 1; column <= count; column += 1) {
+    const row = rowOf[column]!
+    if (row) result[row - 1] = column - 1
+  }
   return result
 }

@@ -1,9 +1,9 @@
-export { assignColors } from './assign'
+export { assignColors, type AssignedSlot } from './assign'
 export { castColors, type Cast } from './cast'
 export { extractColors, type Extracted, type Pixels } from './extract'
 export { paletteFaults, type PaletteFault } from './faults'
 export { harmonies, harmonyPalette, type HarmonyId } from './harmony'
-export { colorNamer, type NameList } from './names'
+export { colorNamer, nameJudge, type NameList } from './names'
 export { isInOrder, orderByLuminance, type HeldColor } from './order'
 export { readList } from './read-list'
 export {

@@ -153,12 +153,14 @@ describe('a pasted list', () => {
   })
 })
 
+const held = (colors: readonly Color[]) => colors.map((color) => ({ color }))
+
 describe('assigning colours to slots', () => {
   test('a shuffled palette finds its slots again', () => {
     const slots = ['#f7f2e7', '#dce5e0', '#1d5955', '#d65a2a', '#5c6866', '#17211f'].map(of)
     const order = [3, 5, 0, 2, 4, 1]
     const found = assignColors(
-      slots,
+      held(slots),
       order.map((i) => slots[i]!),
     )
     expect(found.map((index) => order[index])).toEqual([0, 1, 2, 3, 4, 5])
@@ -170,9 +172,9 @@ describe('assigning colours to slots', () => {
         fc.array(anyColor, { minLength: 1, maxLength: 12 }),
         fc.array(anyColor, { minLength: 1, maxLength: 12 }),
         (slots, colors) => {
-          const given = assignColors(slots, colors).filter((index) => index >= 0)
+          const given = assignColors(held(slots), colors).filter((index) => index >= 0)
           expect(new Set(given).size).toBe(given.length)
-          assignColors(slots, colors).forEach((index, i) => {
+          assignColors(held(slots), colors).forEach((index, i) => {
             if (index === -1) return
             expect(Math.abs(toOklch(slots[i]!).l - toOklch(colors[index]!).l)).toBeLessThan(0.26)
           })
@@ -183,7 +185,7 @@ describe('assigning colours to slots', () => {
 
   test('near-white stays near-white, near-black near-black', () => {
     const found = assignColors(
-      ['#ffffff', '#777777', '#111111'].map(of),
+      held(['#ffffff', '#777777', '#111111'].map(of)),
       ['#101820', '#fdf6e3', '#2a6f97'].map(of),
     )
     expect(found).toEqual([1, 2, 0])
@@ -191,7 +193,7 @@ describe('assigning colours to slots', () => {
 })
 
 test('a near-black slot keeps its colour where a picture holds none', () => {
-  const found = assignColors(['#ffffff', '#17211f'].map(of), ['#f7f2e7', '#a39a89'].map(of))
+  const found = assignColors(held(['#ffffff', '#17211f'].map(of)), ['#f7f2e7', '#a39a89'].map(of))
   expect(found).toEqual([0, -1])
 })
 

@@ -81,7 +81,7 @@ describe('names', () => {
         const least = Math.min(...all.map((each) => difference(each.color, opaque)))
         const name = namer(opaque)
         const given = all.find((each) => each.name === name)!
-        // The dozen nearest in OKLab may leave out one that CIEDE2000 puts a little nearer.
+        // The nearest in OKLab may leave out one that CIEDE2000 puts a little nearer.
         expect(difference(given.color, opaque)).toBeLessThan(least + 1)
       }),
       { numRuns: 40 },

@@ -1,3 +1,4 @@
+export { slotDuties, type SlotDuty } from './duties'
 export { readCssColors, type FoundInCss } from './css-reader'
 export { readHtmlColors } from './html-reader'
 export { usesInFrame, usesInSite, usesOnPage } from './find-uses'

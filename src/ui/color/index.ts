@@ -1,7 +1,7 @@
 export { askPicture } from './ask-picture'
 export { ColorChooser } from './color-chooser'
 export { ColorEditor } from './color-editor'
-export { loadNamer } from './color-names'
+export { loadNames, useNames, type Names } from './color-names'
 export { PictureSource } from './picture-source'
 export { readColorText } from './read-color'
 export { ReadableChoice } from './readable-choice'

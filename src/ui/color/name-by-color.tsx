@@ -5,7 +5,7 @@ import { colorOf } from '@/core/color'
 import { slotsInOrder, type Slot } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { IconButton } from '../kit'
-import { loadNamer } from './color-names'
+import { loadNames } from './color-names'
 
 /** Names a slot after its colour: the nearest of a list of names that no other slot has. */
 export function NameByColor({ slot }: { readonly slot: Slot }) {
@@ -15,7 +15,8 @@ export function NameByColor({ slot }: { readonly slot: Slot }) {
   const name = async () => {
     if (!color) return
     const others = slotsInOrder(palette).filter(({ id }) => id !== slot.id)
-    const found = (await loadNamer())(
+    const { namer } = await loadNames()
+    const found = namer(
       color,
       others.map((each) => each.name),
     )

@@ -66,6 +66,8 @@ export interface Trial {
   readonly addRest: boolean
   /** Whether slots take the names of their colours. */
   readonly takeNames: boolean
+  /** Whether slots that are named after a colour which they would no longer have get new names. */
+  readonly rename: boolean
 }
 
 /** What stands in the middle of the view: the page, drawn things, or palettes side by side. */

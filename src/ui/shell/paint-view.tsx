@@ -2,10 +2,12 @@
 
 import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core'
 import { useEffect } from 'react'
+import { reachOf } from '@/core/uses'
 import { useEditor, useEditorState, type Editor } from '../editor'
 import { SiteMap } from '../map'
 import { Stage } from '../stage'
 import {
+  basisOf,
   MiddleBar,
   SideView,
   ThingsView,
@@ -20,10 +22,16 @@ import { drop, slotTarget } from './drags'
 
 /** An address that names a study opens with it on trial; that is where a carried palette arrives. */
 function openStudyOfAddress(editor: Editor): void {
-  const { palette, studies } = editor.store.getState().docs.frame
+  const { docs, pages } = editor.store.getState()
+  const { studies } = docs.frame
   const wanted = new URLSearchParams(window.location.search).get('study')
   const study = studies.find(({ id }) => id === wanted)
-  if (study) editor.store.setState({ trial: trialOfStudy(palette, study) })
+  if (!study) return
+  const reach = reachOf(
+    docs.frame,
+    pages.map(({ summary }) => summary),
+  )
+  editor.store.setState({ trial: trialOfStudy(basisOf(docs.frame, reach), study) })
 }
 
 /** Map, stage, trace and tray: where one colours. */

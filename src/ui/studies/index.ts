@@ -1,3 +1,4 @@
+export { basisOf } from './basis'
 export { MiddleBar } from './middle-bar'
 export { SideView } from './side-view'
 export { ThingsView } from './things-view'

@@ -1,9 +1,10 @@
 'use client'
 
 import type { DragEvent } from 'react'
-import { useEditorState, type Trial } from '../editor'
+import type { Trial } from '../editor'
 import { FileButton } from '../kit'
 import { counted, readProblemWords } from '../words'
+import { useBasis } from './basis'
 import { trialOfList } from './trial'
 
 interface ListWayProps {
@@ -19,9 +20,9 @@ const LARGEST = 4_000_000
 
 /** Pasted text or a file: codes with or without names, CSS, design tokens, a GIMP palette. */
 export function ListWay({ from, found, onTrial }: ListWayProps) {
-  const palette = useEditorState((state) => state.docs.frame.palette)
+  const basis = useBasis()
   const take = async (file: File) =>
-    onTrial(trialOfList(palette, await file.slice(0, LARGEST).text()))
+    onTrial(trialOfList(basis, await file.slice(0, LARGEST).text()))
   const drop = (event: DragEvent) => {
     const file = event.dataTransfer.files[0]
     if (!file) return
@@ -41,7 +42,7 @@ export function ListWay({ from, found, onTrial }: ListWayProps) {
         spellCheck={false}
         autoFocus
         placeholder={'Moss #334d33\nSand #e6d5b8\n1b1b1b near-black'}
-        onChange={(event) => onTrial(trialOfList(palette, event.target.value))}
+        onChange={(event) => onTrial(trialOfList(basis, event.target.value))}
         className="code rounded-md border border-edge-strong/60 bg-raised p-2"
       />
       <FileButton

@@ -2,7 +2,8 @@
 
 import { useState } from 'react'
 import { PictureSource } from '../color'
-import { useEditorState, type Trial } from '../editor'
+import type { Trial } from '../editor'
+import { useBasis } from './basis'
 import { mostFound, readPicture } from './picture'
 import { trialOfPicture } from './trial'
 
@@ -13,7 +14,7 @@ interface PictureWayProps {
 
 /** A picture of one's own or of the site, its colours marked where they were found. */
 export function PictureWay({ from, onTrial }: PictureWayProps) {
-  const palette = useEditorState((state) => state.docs.frame.palette)
+  const basis = useBasis()
   const [busy, setBusy] = useState(false)
   const [wrong, setWrong] = useState<string>()
 
@@ -22,7 +23,7 @@ export function PictureWay({ from, onTrial }: PictureWayProps) {
     setWrong(undefined)
     const read = await readPicture(file)
     setBusy(false)
-    if (read.ok) onTrial(trialOfPicture(palette, read.preview, read.found, from.count))
+    if (read.ok) onTrial(trialOfPicture(basis, read.preview, read.found, from.count))
     else setWrong(read.wrong)
   }
   return (
@@ -57,7 +58,7 @@ export function PictureWay({ from, onTrial }: PictureWayProps) {
             max={Math.min(mostFound, from.found.length)}
             value={from.count}
             onChange={(event) =>
-              onTrial(trialOfPicture(palette, from.url!, from.found, Number(event.target.value)))
+              onTrial(trialOfPicture(basis, from.url!, from.found, Number(event.target.value)))
             }
             className="flex-1 accent-(--strong)"
           />

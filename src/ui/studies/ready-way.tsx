@@ -2,7 +2,8 @@
 
 import { colorOf } from '@/core/color'
 import { findReadyMade, hueFamilies, moods, type HueFamily, type Mood } from '@/core/palette'
-import { useEditorState, type Trial } from '../editor'
+import type { Trial } from '../editor'
+import { useBasis } from './basis'
 import { PaletteStrip } from './palette-strip'
 import { trialOfReadyMade } from './trial'
 
@@ -16,7 +17,7 @@ const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1)
 
 /** Palettes to start from, narrowed by mood and by hue. */
 export function ReadyWay({ from, onTrial }: ReadyWayProps) {
-  const palette = useEditorState((state) => state.docs.frame.palette)
+  const basis = useBasis()
   const { name, mood, hue } = from
   const found = findReadyMade(mood, hue)
   return (
@@ -27,9 +28,7 @@ export function ReadyWay({ from, onTrial }: ReadyWayProps) {
           <select
             value={mood ?? ''}
             onChange={(event) =>
-              onTrial(
-                trialOfReadyMade(palette, name, (event.target.value as Mood) || undefined, hue),
-              )
+              onTrial(trialOfReadyMade(basis, name, (event.target.value as Mood) || undefined, hue))
             }
             className={`${SELECT} text-[13px] text-ink`}
           >
@@ -47,12 +46,7 @@ export function ReadyWay({ from, onTrial }: ReadyWayProps) {
             value={hue ?? ''}
             onChange={(event) =>
               onTrial(
-                trialOfReadyMade(
-                  palette,
-                  name,
-                  mood,
-                  (event.target.value as HueFamily) || undefined,
-                ),
+                trialOfReadyMade(basis, name, mood, (event.target.value as HueFamily) || undefined),
               )
             }
             className={`${SELECT} text-[13px] text-ink`}
@@ -77,7 +71,7 @@ export function ReadyWay({ from, onTrial }: ReadyWayProps) {
             type="button"
             role="radio"
             aria-checked={each.name === name}
-            onClick={() => onTrial(trialOfReadyMade(palette, each.name, mood, hue))}
+            onClick={() => onTrial(trialOfReadyMade(basis, each.name, mood, hue))}
             className="overflow-hidden rounded-md border border-edge-strong/60 bg-raised text-left text-[12px] font-semibold hover:bg-hover aria-checked:ring-2 aria-checked:ring-strong"
           >
             <PaletteStrip colors={each.colors.map((hex) => colorOf(hex)!)} className="h-6" />

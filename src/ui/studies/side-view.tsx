@@ -8,6 +8,7 @@ import { themesInOrder, type Study } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Button, TextField } from '../kit'
 import { counted, paletteFaultWords } from '../words'
+import { useBasis } from './basis'
 import { filledColors, triedColors } from './shown-colors'
 import { ThingDrawing, things } from './things/things'
 import { paletteWith, trialOfStudy, trialValues, wayName } from './trial'
@@ -16,6 +17,7 @@ import { paletteWith, trialOfStudy, trialValues, wayName } from './trial'
 export function SideView() {
   const editor = useEditor()
   const { palette, themes, studies } = useEditorState((state) => state.docs.frame)
+  const basis = useBasis()
   const trial = useEditorState((state) => state.trial)
   const all = themesInOrder(themes)
   const unread = (values: ReturnType<typeof trialValues>) =>
@@ -38,7 +40,7 @@ export function SideView() {
           />
         )}
         {studies.map((study) => {
-          const shown = trialOfStudy(palette, study)
+          const shown = trialOfStudy(basis, study)
           const chosen = trial?.from.way === 'study' && trial.from.study === study.id
           return (
             <Column

@@ -7,14 +7,14 @@ import { Button, TextField, Tick } from '../kit'
 import { counted } from '../words'
 import { ColorChip } from './color-chip'
 import { SlotRow } from './slot-row'
-import { leftOver, paletteWith, trialValues } from './trial'
+import { leftOver, paletteWith, trialValues, type NewName } from './trial'
 import { useTrialDeeds } from './use-trial'
 import { WayControls } from './way-controls'
 
 /** A candidate palette beside the current one, live on the stage, until it is applied, kept or let go. */
 export function TrialPanel({ trial }: { readonly trial: Trial }) {
   const palette = useEditorState((state) => state.docs.frame.palette)
-  const { name, changes, show, apply, keep, drop } = useTrialDeeds(trial)
+  const { name, changes, renames, show, apply, keep, drop } = useTrialDeeds(trial)
   const { from } = trial
   return (
     <div className="flex min-h-full flex-col gap-3 p-4" data-testid="trial">
@@ -38,6 +38,7 @@ export function TrialPanel({ trial }: { readonly trial: Trial }) {
           )}
         </>
       )}
+      <Renames renames={renames} trial={trial} onTrial={show} />
       {changes > 0 && <Readable trial={trial} />}
       <span className="flex-1" />
       <div className="sticky bottom-0 z-10 -mx-4 -mb-4 grid gap-2 border-t border-edge bg-panel px-4 py-2.5">
@@ -92,6 +93,35 @@ function LeftOver({ trial, onTrial }: LeftOverProps) {
       <Tick checked={trial.addRest} onChange={(addRest) => onTrial({ ...trial, addRest })}>
         Add them as new slots
       </Tick>
+    </div>
+  )
+}
+
+interface RenamesProps extends LeftOverProps {
+  readonly renames: readonly NewName[]
+}
+
+/** Slots that are named after a colour which they would no longer have, with new names for them. */
+function Renames({ renames, trial, onTrial }: RenamesProps) {
+  if (renames.length === 0) return null
+  return (
+    <div className="grid gap-1">
+      <Tick checked={trial.rename} onChange={(rename) => onTrial({ ...trial, rename })}>
+        New {renames.length === 1 ? 'name' : 'names'} where the old one says another colour
+      </Tick>
+      <ul className="grid gap-0.5 pl-6.5 text-[12px]" aria-label="New names">
+        {renames.map(({ slot, before, name }) => (
+          <li key={slot} className="truncate">
+            {trial.rename ? (
+              <>
+                <s className="text-soft">{before}</s> {name}
+              </>
+            ) : (
+              <span className="text-soft">{before} stays</span>
+            )}
+          </li>
+        ))}
+      </ul>
     </div>
   )
 }

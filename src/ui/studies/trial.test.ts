@@ -1,7 +1,12 @@
 import { ternFrame } from '@demo/tern/frame'
+import { colorOf, toOklch } from '@/core/color'
+import { colorNamer, nameJudge, readyMade } from '@/core/palette'
+import type { SlotId } from '@/core/site'
+import { basisOf } from './basis'
 import {
   exchange,
   leftOver,
+  newNames,
   paletteWith,
   recolored,
   trialEdit,
@@ -18,13 +23,14 @@ import {
 } from './trial'
 
 const { palette } = ternFrame
+const basis = basisOf(ternFrame)
 const list =
   'Chalk #fbf8f1\nFog #dfe6e9\nHarbour #27496d\nRust #c0562f\nSlate #6b7280\nNight #14213d'
 const toSlots = (trial: Parameters<typeof trialValues>[1]) =>
   Object.fromEntries(trialValues(palette, trial).map(({ slot, value }) => [slot, value]))
 
 test('a pasted list finds the slots that its colours suit', () => {
-  expect(toSlots(trialOfList(palette, list))).toEqual({
+  expect(toSlots(trialOfList(basis, list))).toEqual({
     paper: '#fbf8f1',
     mist: '#dfe6e9',
     brand: '#27496d',
@@ -32,31 +38,31 @@ test('a pasted list finds the slots that its colours suit', () => {
     slate: '#6b7280',
     ink: '#14213d',
   })
-  expect(trialOfList(palette, 'no colour')).toMatchObject({
+  expect(trialOfList(basis, 'no colour')).toMatchObject({
     colors: [],
     given: [-1, -1, -1, -1, -1, -1],
   })
 })
 
 test('two slots exchange their colours; a slot can stay as it is', () => {
-  const trial = trialOfList(palette, list)
+  const trial = trialOfList(basis, list)
   const swapped = exchange(trial, 0, trial.given[1]!)
   expect(toSlots(swapped)).toMatchObject({ paper: '#dfe6e9', mist: '#fbf8f1' })
   expect(toSlots(exchange(trial, 2, -1))).not.toHaveProperty('brand')
 })
 
 test('from one colour, from a study, from a picture', () => {
-  const harmony = trialOfHarmony(palette, '#27496d', 'triadic')
+  const harmony = trialOfHarmony(basis, '#27496d', 'triadic')
   expect(harmony.colors).toHaveLength(6)
   expect(harmony.colors.map(({ value }) => value)).toContain('#27496d')
-  expect(trialOfHarmony(palette, 'none', 'single').colors).toEqual([])
+  expect(trialOfHarmony(basis, 'none', 'single').colors).toEqual([])
   const study = { id: 'plum', name: 'Plum', colors: [{ value: '#27496d', name: 'Harbour' }] }
-  expect(toSlots(trialOfStudy(palette, study))).toEqual({ brand: '#27496d' })
+  expect(toSlots(trialOfStudy(basis, study))).toEqual({ brand: '#27496d' })
   const found = [
     { value: '#27496d', share: 0.5, x: 0, y: 0 },
     { value: '#ffffff', share: 0.5, x: 1, y: 1 },
   ]
-  expect(trialOfPicture(palette, 'blob:x', found, 1).colors).toEqual([{ value: '#27496d' }])
+  expect(trialOfPicture(basis, 'blob:x', found, 1).colors).toEqual([{ value: '#27496d' }])
 })
 
 test('a reshuffle leaves locked slots and can be had again', () => {
@@ -74,10 +80,10 @@ test('the palette as it would be leaves the present one alone', () => {
 })
 
 describe('applying a trial', () => {
-  const namer = () => 'Made-up name'
+  const namer = { namer: () => 'Made-up name', isOutdated: () => false }
 
   test('is one edit of the slots that change; names only when they are wanted', () => {
-    const trial = trialOfList(palette, 'Chalk #fbf8f1\nNight #14213d')
+    const trial = trialOfList(basis, 'Chalk #fbf8f1\nNight #14213d')
     const edit = trialEdit(palette, trial, 'A list', namer)
     expect(edit).toMatchObject({ type: 'setSlots', told: 'A list' })
     expect(JSON.stringify(edit)).not.toContain('Chalk')
@@ -86,7 +92,7 @@ describe('applying a trial', () => {
   })
 
   test('adds what is left over as slots with names and ids of their own, as many as there is room for', () => {
-    const eight = trialOfList(palette, `${list}\n#5b2a86\nAmber #e8a93c`)
+    const eight = trialOfList(basis, `${list}\n#5b4a66\nAmber #e8a93c`)
     expect(leftOver(eight)).toHaveLength(2)
     const edit = trialEdit(palette, { ...eight, addRest: true }, 'x', namer) as {
       add: Array<{ id: string; name: string }>
@@ -100,12 +106,13 @@ describe('applying a trial', () => {
 
   test('on a palette without slots, everything becomes one', () => {
     const none = { ...palette, order: [], slots: {} }
-    const trial = trialOfReadyMade(none, 'Night ferry')
+    const noBasis = { ...basis, palette: none }
+    const trial = trialOfReadyMade(noBasis, 'Night ferry')
     expect(trial.addRest).toBe(true)
     const edit = trialEdit(none, trial, 'x', namer) as { add: Array<{ id: string }> }
     expect(new Set(edit.add.map(({ id }) => id)).size).toBe(6)
     expect(trialOfSeed(none, [3], 0, []).colors).toHaveLength(6)
-    expect(trialOfHarmony(none, '#27496d', 'triadic').colors).toHaveLength(6)
+    expect(trialOfHarmony(noBasis, '#27496d', 'triadic').colors).toHaveLength(6)
   })
 })
 
@@ -120,19 +127,80 @@ test('greys keep lightness; the design’s own palette comes back, removed slots
   }
   const original = trialOfOriginal(changed)
   expect(trialValues(changed, original)).toEqual([{ slot: order[0], value: '#DCE5E0' }])
-  expect(trialEdit(changed, original, 'x', () => '')).toMatchObject({
+  expect(
+    trialEdit(changed, original, 'x', { namer: () => '', isOutdated: () => false }),
+  ).toMatchObject({
     add: [{ name: 'Paper', value: '#F7F2E7' }],
   })
 })
 
 test('a colour of a trial is changed where it stands', () => {
-  const trial = trialOfList(palette, list)
+  const trial = trialOfList(basis, list)
   const next = recolored(trial, trial.given[2]!, '#00ff00')
   expect(toSlots(next)).toMatchObject({ brand: '#00ff00', paper: '#fbf8f1' })
   expect(next.given).toBe(trial.given)
 })
 
 test('a ready-made palette by its name; none before one is chosen', () => {
-  expect(trialOfReadyMade(palette).colors).toEqual([])
-  expect(wayName(trialOfReadyMade(palette, 'Night ferry'), [])).toBe('Night ferry')
+  expect(trialOfReadyMade(basis).colors).toEqual([])
+  expect(wayName(trialOfReadyMade(basis, 'Night ferry'), [])).toBe('Night ferry')
+})
+
+describe('what a slot is for counts before its lightness', () => {
+  const chroma = (value: string) => toOklch(colorOf(value)!).c
+  const most = (values: readonly string[]) =>
+    values.reduce((best, each) => (chroma(each) > chroma(best) ? each : best))
+
+  test('a palette with one vivid colour gives it to the accent, and no neutral takes it', () => {
+    const given = toSlots(trialOfReadyMade(basis, 'Salt and paprika'))
+    expect(given.spark).toBe('#c8472b')
+    expect(chroma(given.ink ?? '#17211f')).toBeLessThan(0.05)
+    expect(given.slate).not.toBe('#c8472b')
+  })
+
+  test.each(readyMade.map(({ name }) => name))(
+    '%s: the accent takes the most vivid, and what carries words stays quieter than it',
+    (name) => {
+      const { colors } = readyMade.find((each) => each.name === name)!
+      const given = toSlots(trialOfReadyMade(basis, name))
+      expect(given.spark).toBe(most(colors))
+      for (const neutral of ['slate', 'ink', 'paper'] as const) {
+        if (given[neutral]) expect(chroma(given[neutral])).toBeLessThan(chroma(given.spark!))
+      }
+    },
+  )
+
+  test('one colour alone goes where it suits, not to the accent by rule', () => {
+    expect(toSlots(trialOfList(basis, '#27496d'))).toEqual({ brand: '#27496d' })
+  })
+})
+
+describe('names that no longer say the colour', () => {
+  const list = { '577396': 'Clean Slate', '252024': 'Ink Black', c8472b: 'Paprika' }
+  const names = { namer: colorNamer(list), isOutdated: nameJudge(list) }
+  const at = palette.order.indexOf('slate' as SlotId)
+  const red = {
+    ...trialOfList(basis, ''),
+    colors: [{ value: '#c8472b' }],
+    given: palette.order.map((_, i) => (i === at ? 0 : -1)),
+  }
+
+  test('are offered new ones in the same step', () => {
+    expect(newNames(palette, red, names)).toEqual([
+      { slot: 'slate', before: 'Slate', name: 'Paprika' },
+    ])
+    expect(trialEdit(palette, red, 'x', names)).toMatchObject({
+      values: [{ slot: 'slate', value: '#c8472b', name: 'Paprika' }],
+    })
+    const kept = trialEdit(palette, { ...red, rename: false }, 'x', names)
+    expect(JSON.stringify(kept)).not.toContain('Paprika')
+  })
+
+  test('stay where they name a purpose, or still tell the truth', () => {
+    const brand = palette.order.indexOf('brand' as SlotId)
+    const given = palette.order.map((_, i) => (i === brand ? 0 : -1))
+    expect(newNames(palette, { ...red, given }, names)).toEqual([])
+    const grey = { ...red, colors: [{ value: '#55708a' }] }
+    expect(newNames(palette, grey, names)).toEqual([])
+  })
 })

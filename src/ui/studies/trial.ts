@@ -23,7 +23,9 @@ import {
   type Study,
 } from '@/core/site'
 import type { FoundColor } from '@/workers/picture.worker'
+import type { Names } from '../color'
 import type { Trial, TrialWay } from '../editor'
+import type { Basis } from './basis'
 
 const paletteColors = (palette: Palette) => palette.order.map((id) => slotColor(palette, id))
 
@@ -35,24 +37,28 @@ const ramp: readonly Color[] = [0.965, 0.88, 0.72, 0.58, 0.4, 0.2].map((l) =>
   fromOklch({ l, c: 0, h: 0, alpha: 1 }),
 )
 
-/** Proposes which colour goes to which slot: by lightness and chroma, so that each slot keeps what it is for. */
-function proposed(palette: Palette, from: TrialWay, colors: readonly Candidate[]): Trial {
+/** Slots keep their own names unless what they say is no longer so. */
+const usualNames = { takeNames: false, rename: true }
+
+/** Proposes which colour goes to which slot, so that each slot keeps what it is for. */
+function proposed({ palette, duties }: Basis, from: TrialWay, colors: readonly Candidate[]): Trial {
   const read = colors.map(({ value }) => colorOf(value)!)
-  const given = assignColors(paletteColors(palette), read)
-  return { from, colors, given, addRest: palette.order.length === 0, takeNames: false }
+  const slots = palette.order.map((id) => ({ color: slotColor(palette, id), ...duties.get(id) }))
+  const given = assignColors(slots, read)
+  return { from, colors, given, addRest: palette.order.length === 0, ...usualNames }
 }
 
-export function trialOfList(palette: Palette, text: string): Trial {
+export function trialOfList(basis: Basis, text: string): Trial {
   const { colors, problems } = readPalette(text)
   const empty = text.trim() === ''
-  return proposed(palette, { way: 'list', text, problems: empty ? [] : problems }, colors)
+  return proposed(basis, { way: 'list', text, problems: empty ? [] : problems }, colors)
 }
 
-export function trialOfHarmony(palette: Palette, base: string, harmony: HarmonyId): Trial {
+export function trialOfHarmony(basis: Basis, base: string, harmony: HarmonyId): Trial {
   const color = colorOf(base)
-  const colors = color ? harmonyPalette(color, harmony, palette.order.length || USUAL) : []
+  const colors = color ? harmonyPalette(color, harmony, basis.palette.order.length || USUAL) : []
   return proposed(
-    palette,
+    basis,
     { way: 'harmony', base, harmony },
     colors.map((each) => ({ value: writeHex(each) })),
   )
@@ -60,28 +66,23 @@ export function trialOfHarmony(palette: Palette, base: string, harmony: HarmonyI
 
 /** The first `count` colours that a picture is known by; none before one is chosen. */
 export function trialOfPicture(
-  palette: Palette,
+  basis: Basis,
   url: string | undefined,
   found: readonly FoundColor[],
   count: number,
 ): Trial {
   const colors = found.slice(0, count).map(({ value }) => ({ value }))
-  return proposed(palette, { way: 'picture', url, found, count }, colors)
+  return proposed(basis, { way: 'picture', url, found, count }, colors)
 }
 
-export function trialOfStudy(palette: Palette, study: Study): Trial {
-  return proposed(palette, { way: 'study', study: study.id }, study.colors)
+export function trialOfStudy(basis: Basis, study: Study): Trial {
+  return proposed(basis, { way: 'study', study: study.id }, study.colors)
 }
 
-export function trialOfReadyMade(
-  palette: Palette,
-  name?: string,
-  mood?: Mood,
-  hue?: HueFamily,
-): Trial {
+export function trialOfReadyMade(basis: Basis, name?: string, mood?: Mood, hue?: HueFamily): Trial {
   const colors = readyMade.find((each) => each.name === name)?.colors ?? []
   return proposed(
-    palette,
+    basis,
     { way: 'ready', name, mood, hue },
     colors.map((value) => ({ value })),
   )
@@ -98,7 +99,7 @@ export function trialOfGrey(palette: Palette): Trial {
     })),
     given: slots.map(({ value }, i) => (value === null ? -1 : i)),
     addRest: false,
-    takeNames: false,
+    ...usualNames,
   }
 }
 
@@ -113,6 +114,7 @@ export function trialOfOriginal(palette: Palette): Trial {
     given: palette.order.map((slot) => filled.findIndex(({ id }) => id === slot)),
     addRest: true,
     takeNames: true,
+    rename: false,
   }
 }
 
@@ -131,7 +133,7 @@ export function trialOfSeed(
     colors: colors.map((color) => ({ value: writeHex(color) })),
     given: palette.order.map((_, i) => (locks[i] ? -1 : i)),
     addRest: empty,
-    takeNames: false,
+    ...usualNames,
   }
 }
 
@@ -155,26 +157,56 @@ export function leftOver({ colors, given }: Trial): number[] {
   return colors.flatMap((_, i) => (given.includes(i) ? [] : [i]))
 }
 
-type Namer = (color: Color, taken: Iterable<string>) => string
+export interface NewName {
+  readonly slot: SlotId
+  readonly before: string
+  readonly name: string
+}
 
-/** The one edit that applying a trial is; new slots without a name are named after their colour. */
-export function trialEdit(palette: Palette, trial: Trial, told: string, namer: Namer): Edit {
+/** New names for slots that are called after a colour which they would no longer have. */
+export function newNames(palette: Palette, trial: Trial, { namer, isOutdated }: Names): NewName[] {
+  const taken = slotsInOrder(palette).map(({ name }) => name)
+  return palette.order.flatMap((slot, i) => {
+    const candidate = trial.colors[trial.given[i] ?? -1]
+    const { name: before, value } = palette.slots[slot]!
+    if (!candidate || value === null || (trial.takeNames && candidate.name)) return []
+    const color = colorOf(candidate.value)!
+    if (!isOutdated(before, slotColor(palette, slot), color)) return []
+    const name = namer(color, taken).slice(0, 60)
+    taken.push(name)
+    return [{ slot, before, name }]
+  })
+}
+
+/**
+ * The one edit that applying a trial is; new slots without a name are named
+ * after their colour, and with `rename` those whose name is no longer true.
+ */
+export function trialEdit(palette: Palette, trial: Trial, told: string, known: Names): Edit {
+  const renamed = new Map(
+    trial.rename
+      ? newNames(palette, trial, known).map(({ slot, name }) => [slot, { name }] as const)
+      : [],
+  )
   const values = palette.order.flatMap((slot, i) => {
     const color = trial.colors[trial.given[i] ?? -1]
     if (!color) return []
     const { value, ...details } = color
-    const changed = trial.takeNames ? { slot, value, ...details } : { slot, value }
+    const changed = { slot, value, ...(trial.takeNames ? details : {}), ...renamed.get(slot) }
     const held = palette.slots[slot]!
     const isSame = held.value === value && (!details.name || !trial.takeNames)
     return isSame ? [] : [changed]
   })
-  const names = slotsInOrder(palette).map(({ name }) => name)
+  const names = [
+    ...slotsInOrder(palette).map(({ name }) => name),
+    ...[...renamed.values()].map(({ name }) => name),
+  ]
   const ids: string[] = [...palette.order]
   const room = Math.max(0, mostSlots - ids.length)
   const rest = trial.addRest ? leftOver(trial).slice(0, room) : []
   const add = rest.map((index) => {
     const { value, ...details } = trial.colors[index]!
-    const name = details.name ?? namer(colorOf(value)!, names).slice(0, 60)
+    const name = details.name ?? known.namer(colorOf(value)!, names).slice(0, 60)
     const id = slotId.parse(idFromName(name, ids, 'slot'))
     names.push(name)
     ids.push(id)

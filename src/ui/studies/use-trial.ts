@@ -1,10 +1,10 @@
 import { toast } from 'sonner'
 import type { Edit } from '@/core/edit'
 import { idFromName, nameText } from '@/core/site'
-import { loadNamer } from '../color'
+import { loadNames, useNames } from '../color'
 import { useEditor, useEditorState, type Trial } from '../editor'
 import { counted, editProblemWords } from '../words'
-import { leftOver, trialEdit, trialValues, wayName } from './trial'
+import { leftOver, newNames, trialEdit, trialValues, wayName } from './trial'
 
 /** What can be done with a trial: show another, apply it, keep it, drop the study it is. */
 export function useTrialDeeds(trial: Trial) {
@@ -22,8 +22,10 @@ export function useTrialDeeds(trial: Trial) {
     return !problem
   }
   const changes = trialValues(palette, trial).length + (trial.addRest ? leftOver(trial).length : 0)
+  const names = useNames()
+  const renames = names ? newNames(palette, trial, names) : []
   const apply = async () => {
-    if (run(trialEdit(palette, trial, name, await loadNamer()))) {
+    if (run(trialEdit(palette, trial, name, await loadNames()))) {
       show(undefined)
       toast(`${name} applied to ${counted(changes, 'slot')}. Undo brings the old palette back.`)
     }
@@ -40,5 +42,5 @@ export function useTrialDeeds(trial: Trial) {
   const drop = (study: string) => {
     if (run({ type: 'dropStudy', study })) show(undefined)
   }
-  return { name, changes, show, apply, keep, drop }
+  return { name, changes, renames, show, apply, keep, drop }
 }

@@ -3,8 +3,9 @@
 import { ChevronLeft, ChevronRight, Shuffle } from 'lucide-react'
 import { harmonies, type HarmonyId } from '@/core/palette'
 import { ColorEditor, readColorText } from '../color'
-import { useEditorState, type Trial } from '../editor'
+import type { Trial } from '../editor'
 import { Button, IconButton, Popover, TextField } from '../kit'
+import { useBasis } from './basis'
 import { ListWay } from './list-way'
 import { PictureWay } from './picture-way'
 import { ReadyWay } from './ready-way'
@@ -17,7 +18,8 @@ interface WayControlsProps {
 
 /** What each way in asks for. */
 export function WayControls({ trial, onTrial }: WayControlsProps) {
-  const palette = useEditorState((state) => state.docs.frame.palette)
+  const basis = useBasis()
+  const { palette } = basis
   const { from } = trial
   switch (from.way) {
     case 'list':
@@ -35,18 +37,18 @@ export function WayControls({ trial, onTrial }: WayControlsProps) {
               onCommit={(typed) => {
                 const read = readColorText(typed)
                 if ('wrong' in read) return read.wrong
-                onTrial(trialOfHarmony(palette, read.value, from.harmony))
+                onTrial(trialOfHarmony(basis, read.value, from.harmony))
                 return undefined
               }}
             />
             <BaseColor
               value={from.base}
-              onChange={(base) => onTrial(trialOfHarmony(palette, base, from.harmony))}
+              onChange={(base) => onTrial(trialOfHarmony(basis, base, from.harmony))}
             />
           </div>
           <div role="radiogroup" aria-label="Harmony" className="grid grid-cols-2 gap-1.5">
             {(Object.keys(harmonies) as HarmonyId[]).map((id) => {
-              const shown = trialOfHarmony(palette, from.base, id)
+              const shown = trialOfHarmony(basis, from.base, id)
               return (
                 <button
                   key={id}

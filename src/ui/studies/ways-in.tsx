@@ -4,6 +4,7 @@ import { ClipboardList, Columns3, Image, Library, Shuffle, Sparkle } from 'lucid
 import { slotsInOrder } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Button, IconButton } from '../kit'
+import { useBasis } from './basis'
 import {
   newSeed,
   trialOfHarmony,
@@ -17,7 +18,8 @@ import {
 /** The ways to a palette, beside the tray: kept studies, a pasted list, one colour, a reshuffle. */
 export function WaysIn() {
   const editor = useEditor()
-  const palette = useEditorState((state) => state.docs.frame.palette)
+  const basis = useBasis()
+  const { palette } = basis
   const studies = useEditorState((state) => state.docs.frame.studies)
   const trial = useEditorState((state) => state.trial)
   const middle = useEditorState((state) => state.middle)
@@ -44,7 +46,7 @@ export function WaysIn() {
             key={study.id}
             type="button"
             aria-pressed={trial?.from.way === 'study' && trial.from.study === study.id}
-            onClick={() => open(trialOfStudy(palette, study))}
+            onClick={() => open(trialOfStudy(basis, study))}
             className="flex h-7 items-center gap-2 rounded-md border border-edge-strong/60 bg-raised px-2 font-semibold hover:bg-hover aria-pressed:ring-2 aria-pressed:ring-strong"
           >
             {study.name}
@@ -57,20 +59,20 @@ export function WaysIn() {
         ))}
       </div>
       <div className="grid grid-cols-3 gap-1.5 [&_button]:h-7 [&_button]:gap-1.5 [&_button]:px-1.5 [&_button]:text-[12px]">
-        <Button onClick={() => open(trialOfList(palette, ''))}>
+        <Button onClick={() => open(trialOfList(basis, ''))}>
           <ClipboardList size={15} /> List or file
         </Button>
         <Button
           onClick={() =>
-            open(trialOfPicture(palette, undefined, [], Math.min(6, palette.order.length || 6)))
+            open(trialOfPicture(basis, undefined, [], Math.min(6, palette.order.length || 6)))
           }
         >
           <Image size={15} /> A picture
         </Button>
-        <Button onClick={() => open(trialOfHarmony(palette, vivid, 'complementary'))}>
+        <Button onClick={() => open(trialOfHarmony(basis, vivid, 'complementary'))}>
           <Sparkle size={15} /> One colour
         </Button>
-        <Button onClick={() => open(trialOfReadyMade(palette))}>
+        <Button onClick={() => open(trialOfReadyMade(basis))}>
           <Library size={15} /> Ready-made
         </Button>
         <Button onClick={() => open(trialOfSeed(palette, [newSeed()], 0, []))}>

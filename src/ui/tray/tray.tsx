@@ -6,7 +6,7 @@ import { colorOf } from '@/core/color'
 import { isInOrder, orderByLuminance } from '@/core/palette'
 import { slotColor } from '@/core/resolve'
 import { idFromName, mostSlots, slotId, slotsInOrder, type Palette, type SlotId } from '@/core/site'
-import { loadNamer } from '../color'
+import { loadNames } from '../color'
 import { useEditor, useEditorState, useReach, type Editor } from '../editor'
 import { Pan, type PanSize } from './pan'
 import { PaletteMenu } from './palette-menu'
@@ -28,7 +28,8 @@ async function addSlot(editor: Editor): Promise<void> {
   const { palette } = editor.store.getState().docs.frame
   const names = slotsInOrder(palette).map(({ name }) => name)
   const value = '#c0c0c0'
-  const name = (await loadNamer())(colorOf(value)!, names).slice(0, 60)
+  const { namer } = await loadNames()
+  const name = namer(colorOf(value)!, names).slice(0, 60)
   const slot = slotId.parse(idFromName(name, palette.order, 'slot'))
   editor.dispatch({ type: 'addSlot', slot, name, value })
   editor.store.setState({ openSlot: slot })
