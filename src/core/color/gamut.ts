@@ -23,6 +23,12 @@ const encoded = (linear: Triple, alpha: number): Color => {
   return fromChannels([encode(r), encode(g), encode(b)], alpha)
 }
 
+/** What browsers paint of a colour outside of sRGB on an sRGB screen: each channel cut off by itself (seen in Chromium 156). */
+export function clipToGamut(color: Color): Color {
+  if (inGamut(color, 0)) return color
+  return fromChannels(clip([color.r, color.g, color.b]), color.alpha)
+}
+
 /**
  * Maps a colour into the sRGB gamut: hue and lightness are kept, chroma is
  * lowered until clipping what is left cannot be noticed.

@@ -23,9 +23,10 @@ export {
 } from './write'
 export { contrast, luminance, writeRatio } from './contrast'
 export { difference } from './difference'
-export { mapToGamut } from './gamut'
+export { clipToGamut, mapToGamut } from './gamut'
 export {
   applyShade,
+  clippedShade,
   sameHue,
   shadeSchema,
   shadesOf,

@@ -1,7 +1,7 @@
 import { color as readColor, ColorNotation, SyntaxFlag } from '@csstools/css-color-parser'
 import { parseComponentValue } from '@csstools/css-parser-algorithms'
 import { tokenize } from '@csstools/css-tokenizer'
-import { channels, clamp, fromBytes, fromChannels, type Color, type Triple } from './color'
+import { clamp, fromBytes, fromChannels, type Color, type Triple } from './color'
 import { fromHsl, fromHwb } from './hsl'
 import { labToSrgb } from './lab'
 import { multiply } from './matrix'
@@ -35,7 +35,7 @@ export function parseColor(text: string): ParsedColor {
   const known = cache.get(text)
   if (known) return known
   if (cache.size >= CACHE_SIZE) cache.clear()
-  const result = readText(text.trim())
+  const result = readText(withoutBlanks(text))
   if (text.length <= LONGEST) cache.set(text, result)
   return result
 }
@@ -59,11 +59,24 @@ function readText(text: string): ParsedColor {
   }
   const [a, b, c] = data.channels.map((n) => (Number.isNaN(n) ? 0 : n)) as unknown as Triple
   const alpha = Number.isNaN(data.alpha) ? 0 : clamp(data.alpha, 0, 1)
+  const { colorNotation, syntaxFlags } = data
+  const relative = syntaxFlags.has(SyntaxFlag.RelativeColorSyntax)
+  // A relative colour keeps what passes the ends of its notation (CSS Color 5 §4.1).
+  const numbers = relative ? ([a, b, c] as Triple) : withinNotation(colorNotation, [a, b, c])
   return {
     ok: true,
-    color: toSrgb(data.colorNotation, [a, b, c], alpha),
-    notation: notationOf(data.colorNotation, data.syntaxFlags),
+    color: toSrgb(colorNotation, numbers, alpha),
+    notation: notationOf(colorNotation, syntaxFlags),
   }
+}
+
+/** Blanks and comments around a value mean nothing (CSS Syntax 3 §4). */
+function withoutBlanks(text: string): string {
+  const plain = text.trim()
+  if (!plain.includes('/*') || plain.length > LONGEST) return plain
+  return plain
+    .replace(/^(?:\s|\/\*[^]*?\*\/)+/, '')
+    .replace(/(?:\s|\/\*(?:[^*]|\*(?!\/))*\*\/)+$/, '')
 }
 
 function isBareHex(text: string): boolean {
@@ -82,16 +95,23 @@ function problemOf(css: string): ColorProblem {
   return /^#[\da-f]*$/i.test(css) ? 'hex-length' : 'hex-digit'
 }
 
+/** Channels that a notation cuts off at its ends, as Chromium does when it reads: rgb() at 0 and 255, hsl() at 100 %. */
+function withinNotation(notation: ColorNotation, [x, y, z]: Triple): Triple {
+  if (notation === ColorNotation.RGB) return [clamp(x, 0, 1), clamp(y, 0, 1), clamp(z, 0, 1)]
+  if (notation === ColorNotation.HSL) return [x, clamp(y, 0, 100), clamp(z, 0, 100)]
+  return [x, y, z]
+}
+
 function toSrgb(notation: ColorNotation, value: Triple, alpha: number): Color {
   const [x, y, z] = value
   switch (notation) {
     case ColorNotation.HEX:
     case ColorNotation.RGB:
-      return fromChannels([clamp(x, 0, 1), clamp(y, 0, 1), clamp(z, 0, 1)], alpha)
+      return fromChannels([x, y, z], alpha)
     case ColorNotation.HSL:
-      return clampChannels(fromHsl({ h: x, s: Math.max(0, y), l: z, alpha }))
+      return fromHsl({ h: x, s: Math.max(0, y), l: z, alpha })
     case ColorNotation.HWB:
-      return fromHwb({ h: x, w: clamp(y, 0, 100), b: clamp(z, 0, 100), alpha })
+      return fromHwb({ h: x, w: Math.max(0, y), b: Math.max(0, z), alpha })
     case ColorNotation.OKLab:
       return fromOklab({ l: clamp(x, 0, 1), a: y, b: z, alpha })
     case ColorNotation.OKLCH:
@@ -113,11 +133,6 @@ function toSrgb(notation: ColorNotation, value: Triple, alpha: number): Color {
     default:
       return fromChannels(isRgbSpace(notation) ? rgbSpaceToSrgb(notation, value) : value, alpha)
   }
-}
-
-function clampChannels(color: Color): Color {
-  const [r, g, b] = channels(color)
-  return fromChannels([clamp(r, 0, 1), clamp(g, 0, 1), clamp(b, 0, 1)], color.alpha)
 }
 
 const DIRECT: Partial<Record<ColorNotation, Notation>> = {

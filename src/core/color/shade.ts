@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { clamp, type Color } from './color'
-import { mapToGamut } from './gamut'
-import { fromOklch, toOklch, turn } from './oklch'
+import { clipToGamut, mapToGamut } from './gamut'
+import { fromOklch, toOklch, turn, type Oklch } from './oklch'
 
 /**
  * A colour derived from a slot by offsets in OKLCH. `lightness` in points
@@ -27,18 +27,25 @@ export function tidyShade(shade: Shade | undefined): Shade | undefined {
 /** For many shades of one colour: a function that gives it shifted by a shade's offsets, within the sRGB gamut. */
 export function shadesOf(color: Color): (shade: Shade | undefined) => Color {
   const own = mapToGamut(color)
-  const { l, c, h, alpha } = toOklch(color)
-  return (shade) => {
-    if (!shade) return own
-    return mapToGamut(
-      fromOklch({
-        l: clamp(l + (shade.lightness ?? 0) / 100, 0, 1),
-        c: c * (1 + (shade.saturation ?? 0) / 100),
-        h: turn(h + (shade.hue ?? 0)),
-        alpha: clamp(alpha + (shade.alpha ?? 0) / 100, 0, 1),
-      }),
-    )
-  }
+  const lch = toOklch(color)
+  return (shade) => (shade ? mapToGamut(shifted(lch, shade)) : own)
+}
+
+function shifted({ l, c, h, alpha }: Oklch, shade: Shade): Color {
+  return fromOklch({
+    l: clamp(l + (shade.lightness ?? 0) / 100, 0, 1),
+    c: c * (1 + (shade.saturation ?? 0) / 100),
+    h: turn(h + (shade.hue ?? 0)),
+    alpha: clamp(alpha + (shade.alpha ?? 0) / 100, 0, 1),
+  })
+}
+
+/**
+ * The same shift as browsers paint it where it is written as a relative colour
+ * (CSS Color 5): what sRGB cannot show is cut off by channels, not mapped.
+ */
+export function clippedShade(color: Color, shade: Shade | undefined): Color {
+  return clipToGamut(shade ? shifted(toOklch(color), shade) : color)
 }
 
 /** The slot's colour shifted by the shade's offsets, within the sRGB gamut. */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { canonicalJson, docId, paint, type DocId } from '../site'
+import { canonicalJson, docId, mostCustomCss, paint, type DocId } from '../site'
 import { defineEdit, pagesIn } from './edit'
 
 const path = z
@@ -14,7 +14,7 @@ const textChange = z.strictObject({
   doc: docId,
   path,
   start: z.number().int().min(0),
-  before: z.string().min(1).max(500),
+  before: z.string().min(1).max(mostCustomCss),
   after: z.string().max(500),
 })
 
@@ -39,14 +39,17 @@ function parentAt(root: unknown, steps: ReadonlyArray<string | number>): Keyed |
   return typeof at === 'object' && at !== null ? (at as Keyed) : undefined
 }
 
-/** Splices from the last to the first, so that earlier offsets stay true. */
+/** The text with all changes made, from the first to the last; undefined where one does not find what it expects. */
 function splice(text: string, changes: readonly TextChange[]): string | undefined {
-  let result = text
-  for (const { start, before, after } of [...changes].sort((a, b) => b.start - a.start)) {
-    if (text.slice(start, start + before.length) !== before) return undefined
-    result = result.slice(0, start) + after + result.slice(start + before.length)
+  const parts: string[] = []
+  let end = 0
+  for (const { start, before, after } of [...changes].sort((a, b) => a.start - b.start)) {
+    if (start < end || !text.startsWith(before, start)) return undefined
+    parts.push(text.slice(end, start), after)
+    end = start + before.length
   }
-  return result
+  parts.push(text.slice(end))
+  return parts.join('')
 }
 
 /**
@@ -65,7 +68,9 @@ export const sweep = defineEdit<z.infer<typeof sweepCommand>>({
       if (!root) return 'page-gone'
       if ('start' in change) {
         const key = canonicalJson([change.doc, change.path])
-        texts.set(key, [...(texts.get(key) ?? []), change])
+        const group = texts.get(key)
+        if (group) group.push(change)
+        else texts.set(key, [change])
         continue
       }
       const parent = parentAt(root, change.path.slice(0, -1))

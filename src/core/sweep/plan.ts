@@ -5,7 +5,7 @@ import { canonicalJson, isBound, type Palette } from '../site'
 import { useKey, type Use } from '../uses'
 import { pairFor } from './match'
 import type { SweepRequest } from './pair'
-import { decisionAfter, textAfter } from './replacement'
+import { decisionAfter, textAfter, textColorAfter } from './replacement'
 
 /** One line of a dry run. */
 export interface Hit {
@@ -47,7 +47,7 @@ function hitFor(palette: Palette, use: Use, request: SweepRequest): Hit | undefi
   return {
     ...shared,
     after,
-    afterColor: decisionColor(palette, decision),
+    afterColor: textColorAfter(palette, use, to),
     becomesBound: use.bindable && isBound(decision),
     change: { doc, path, start: use.start, before, after },
   }

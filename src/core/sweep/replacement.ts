@@ -1,8 +1,11 @@
 import {
   applyShade,
+  clippedShade,
   colorOf,
+  fromBytes,
   parseColor,
   tidyShade,
+  toBytes,
   writeColor,
   writeHex,
   writeLegacyRgb,
@@ -78,11 +81,20 @@ export function slotReference({ slot, shade }: BoundDecision): string {
 
 /** What a stretch of text becomes. */
 export function textAfter(palette: Palette, use: Use, to: ColorDecision): string {
+  const written = use.css ?? use.text
   if (isBound(use.decision) && isBound(to)) {
-    const same = use.text.replace(`--slot-${use.decision.slot}`, `--slot-${to.slot}`)
+    const same = written.replace(`--slot-${use.decision.slot}`, `--slot-${to.slot}`)
     return to.shade ? slotReference(to) : same
   }
   const decision = decisionAfter(palette, use, to)
   if (isBound(decision) && use.bindable) return slotReference(decision)
-  return writeLike(use.text, decisionColor(palette, decision))
+  return writeLike(written, decisionColor(palette, decision))
+}
+
+/** What a browser paints where a decision is written in a text: slots as they are shown, their shades cut off at the edge of sRGB. */
+export function textColorAfter(palette: Palette, use: Use, to: ColorDecision): Color {
+  const decision = decisionAfter(palette, use, to)
+  if (!isBound(decision) || !use.bindable) return decisionColor(palette, decision)
+  const slot = decisionColor(palette, { slot: decision.slot })
+  return clippedShade(fromBytes(toBytes(slot), slot.alpha), decision.shade)
 }

@@ -1,19 +1,35 @@
-import { parse, walk, type CssNode, type Declaration } from 'css-tree'
+import { TokenType, type CSSToken } from '@csstools/css-tokenizer'
 import { colorOf } from '../color'
+import {
+  isAcceptedValue,
+  isColoredValue,
+  longestChecked,
+  readDeclarations,
+  type FoundDeclaration,
+} from '../css'
 import type { UsePaints } from './use'
 
 /** A colour, or a reference to a slot, found in CSS text. Offsets count UTF-16 units. */
 export interface FoundInCss {
   readonly start: number
+  /** As it is written. */
   readonly text: string
+  /** As CSS reads it, where it is written in another way: with character references in HTML. */
+  readonly css?: string
   readonly slot?: string
   readonly property: string
   readonly paints: UsePaints
+  /** Whether a reference to a slot may stand here: browsers take the declaration, and it takes `var()`. */
+  readonly bindable: boolean
 }
 
 /** Properties that take colours; words elsewhere (font or animation names) are no colours. CSS specifications, by module. */
 const COLOR_PROPERTY =
-  /^(?:-(?:webkit|moz|ms|o)-)?(?:color|(?:background|border|outline|column-rule|text-decoration|text-emphasis|text-stroke|text-fill|caret|accent|scrollbar|fill|stroke|stop|flood|lighting|tap-highlight|mask|list-style|box-shadow|text-shadow|filter|backdrop-filter|content)(?:-.*)?)$/i
+  /^(?:-(?:webkit|moz|ms|o|epub)-)?(?:color|(?:background|border|outline|column-rule|text-decoration|text-emphasis|text-stroke|text-fill|caret|accent|scrollbar|fill|stroke|stop|flood|lighting|tap-highlight|mask|list-style|box-shadow|text-shadow|filter|backdrop-filter|content|box-reflect|rule)(?:-.*)?)$/i
+
+/** Of those, the ones in which a colour stands only inside a picture, a gradient or a filter. */
+const ONLY_INSIDE =
+  /^(?:-(?:webkit|moz|ms|o)-)?(?:background-(?:image|position|size|repeat|clip|origin|attachment|blend-mode)|border-image|mask|list-style|filter|backdrop-filter|content|box-reflect)(?:-.*)?$/i
 
 export function paintsOf(property: string): UsePaints {
   if (/shadow|filter/i.test(property)) return 'shadow'
@@ -22,8 +38,200 @@ export function paintsOf(property: string): UsePaints {
   return /color|decoration|text|caret/i.test(property) ? 'text' : 'other'
 }
 
-const COLOR_FUNCTION = /^(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color|color-mix)$/i
+const COLOR_FUNCTION = /^(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)$/
+/** Functions whose arguments may be colours by name: colours, gradients, pictures, filters. */
+const TAKES_COLORS =
+  /^(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color|color-mix|light-dark|contrast-color|drop-shadow|image|if|from|to|color-stop|(?:-\w+-)?(?:(?:repeating-)?(?:linear|radial|conic)-gradient|gradient|image-set|cross-fade))$/
+/** Functions of which only what follows the first comma is a value: `var(--name, red)`. */
+const FALLS_BACK = /^(?:var|attr|env)$/
+/** Functions whose words and hashes are names: of counters, elements, painters, styles. */
+const TAKES_NAMES =
+  /^(?:counters?|string|content|element|paint|target-(?:counters?|text)|leader|symbols|style|format|path)$/
 const SLOT = /^--slot-([a-z][a-z0-9-]*?)(?:--[a-z0-9-]+)?$/
+
+/** `red`, not `f00`: a bare word is only a colour when it names one. `transparent` holds no colour. */
+function isNamedColor(word: string): boolean {
+  const lower = word.toLowerCase()
+  if (lower === 'transparent' || !/^[a-z]+$/.test(lower)) return false
+  if (/^[a-f]{3,4}$|^[a-f]{6}$|^[a-f]{8}$/.test(lower)) return false
+  return colorOf(lower) !== undefined
+}
+
+/** What stands in a value: a stretch of its source, and whether it is a colour of its own or one made of others. */
+interface Stretch {
+  readonly start: number
+  readonly end: number
+  readonly slot?: string
+}
+
+interface OpenFunction {
+  readonly name: string
+  readonly start: number
+  /** How many colours had been found before it. */
+  readonly foundBefore: number
+  /** Whether colours by name, and any colours, may stand in it. */
+  readonly named: boolean
+  readonly any: boolean
+}
+
+/**
+ * Goes through a value once and finds the colours in it: those inside
+ * `color-mix()`, relative colours, `light-dark()` and `contrast-color()` one by
+ * one, for they are what was decided. `named` says whether a colour name may
+ * stand outside of any function.
+ */
+class ValueScan {
+  readonly found: Stretch[] = []
+  /** The outermost functions that make colours out of those found. */
+  readonly made: Stretch[] = []
+  private readonly open: OpenFunction[] = []
+  private makers = 0
+  /** While a reference to a slot is passed over, how deep it was found. */
+  private passing = -1
+
+  constructor(
+    private readonly css: string,
+    private readonly named: boolean,
+  ) {}
+
+  run(tokens: readonly CSSToken[]): void {
+    tokens.forEach((token, i) => this.take(token, tokens[i + 1]))
+  }
+
+  private take(token: CSSToken, next: CSSToken | undefined): void {
+    const [type, , start, last] = token
+    const end = last + 1
+    if (type === TokenType.Function) this.enter(token[4].value.toLowerCase(), start, next)
+    else if (
+      type === TokenType.OpenParen ||
+      type === TokenType.OpenSquare ||
+      type === TokenType.OpenCurly
+    ) {
+      const { named, any } = this.inside()
+      this.open.push({ name: '', start, foundBefore: this.found.length, named, any })
+    } else if (
+      type === TokenType.CloseParen ||
+      type === TokenType.CloseSquare ||
+      type === TokenType.CloseCurly
+    )
+      this.leave(end)
+    else if (this.passing >= 0) return
+    else if (type === TokenType.Comma) this.fallBack()
+    else if (type === TokenType.Hash) {
+      if (this.inside().any && colorOf(`#${token[4].value}`)) this.found.push({ start, end })
+    } else if (type === TokenType.Ident) {
+      if (this.inside().named && isNamedColor(token[4].value)) this.found.push({ start, end })
+    }
+  }
+
+  private inside(): Pick<OpenFunction, 'named' | 'any'> {
+    return this.open.at(-1) ?? { named: this.named, any: true }
+  }
+
+  private enter(name: string, start: number, next: CSSToken | undefined): void {
+    const foundBefore = this.found.length
+    const around = this.inside()
+    const word = next?.[0] === TokenType.Ident ? next[4].value : ''
+    if (this.passing < 0 && name === 'var' && around.any && SLOT.test(word)) {
+      this.passing = this.open.length
+      this.found.push({ start, end: start, slot: SLOT.exec(word)![1] })
+    }
+    const any = around.any && !TAKES_NAMES.test(name) && !FALLS_BACK.test(name)
+    const named = any && TAKES_COLORS.test(name)
+    if (makesColors(name)) this.makers += 1
+    this.open.push({ name, start, foundBefore, named, any })
+  }
+
+  /** After the first comma of `var()` and its like stands a value of its own. */
+  private fallBack(): void {
+    const own = this.open.at(-1)
+    if (!own || own.any || !FALLS_BACK.test(own.name)) return
+    const around = this.open.at(-2) ?? { named: this.named, any: true }
+    this.open[this.open.length - 1] = { ...own, named: around.named, any: around.any }
+  }
+
+  private leave(end: number): void {
+    const own = this.open.pop()
+    if (!own) return
+    const { name, start, foundBefore } = own
+    if (this.passing === this.open.length) {
+      this.passing = -1
+      const slot = this.found.pop()!
+      this.found.push({ ...slot, end })
+      return
+    }
+    if (!makesColors(name)) return
+    this.makers -= 1
+    if (this.passing >= 0 || !this.inside().any) return
+    const isEmpty = this.found.length === foundBefore
+    if (isEmpty && COLOR_FUNCTION.test(name) && colorOf(this.css.slice(start, end)))
+      this.found.push({ start, end })
+    else if (!isEmpty && this.makers === 0) this.made.push({ start, end })
+  }
+}
+
+const makesColors = (name: string) =>
+  COLOR_FUNCTION.test(name) || /^(?:color-mix|light-dark|contrast-color)$/.test(name)
+
+/** `light-dark()` and `contrast-color()` depend on their surroundings, so no colour can be read out of them here. */
+const DEPENDS = /^(?:light-dark|contrast-color)\(/i
+
+/**
+ * Whether browsers take the declaration. Every colour in it is taken for `red`,
+ * so that what colours may be written is for one parser alone to say.
+ */
+function isTaken(css: string, property: string, [from, to]: Span, scan: ValueScan): boolean {
+  const { found, made } = scan
+  const value = css.slice(from, to)
+  // With a reference in it, a value is taken whatever else it holds (CSS Variables 1 §3).
+  if (/(?:^|[^\w-])(?:var|env|attr|if)\(/i.test(value)) return true
+  if (value.length > longestChecked) return false
+  const outer = made.filter(({ start, end }) => {
+    const text = css.slice(start, end)
+    return DEPENDS.test(text) || colorOf(text.replace(/\bcurrentcolor\b/gi, 'black'))
+  })
+  const stretches = [
+    ...outer,
+    ...found.filter(({ start }) => !outer.some((each) => start >= each.start && start < each.end)),
+  ].sort((a, b) => a.start - b.start)
+  let [plain, at] = ['', from]
+  for (const { start, end } of stretches) {
+    plain += `${css.slice(at, start)}red`
+    at = end
+  }
+  return isAcceptedValue(property, plain + css.slice(at, to))
+}
+
+type Span = readonly [from: number, to: number]
+
+/** Descriptors that hold colours; `var()` cannot stand in any. */
+const COLOR_DESCRIPTOR = /^(?:property:initial-value|font-palette-values:override-colors)$/
+
+function readDeclaration(css: string, declaration: FoundDeclaration): FoundInCss[] {
+  const { property, tokens, descriptorOf } = declaration
+  const custom = property.startsWith('--')
+  const inDescriptor = descriptorOf !== undefined && descriptorOf !== 'page'
+  const takes = inDescriptor
+    ? COLOR_DESCRIPTOR.test(`${descriptorOf}:${property}`)
+    : custom || COLOR_PROPERTY.test(property)
+  if (!takes) return []
+  const span: Span = [tokens[0]![2], tokens.at(-1)![3] + 1]
+  const lone = tokens.length === 1
+  const named = custom
+    ? lone || isColoredValue(css.slice(...span))
+    : inDescriptor || !ONLY_INSIDE.test(property)
+  const scan = new ValueScan(css, named)
+  scan.run(tokens)
+  if (scan.found.length === 0) return []
+  const bindable = !inDescriptor && (custom || isTaken(css, property, span, scan))
+  const shared = { property, paints: paintsOf(property), bindable }
+  return scan.found.map(({ start, end, slot }) => ({
+    start,
+    text: css.slice(start, end),
+    ...shared,
+    ...(slot ? { slot } : {}),
+  }))
+}
 
 /**
  * Every colour in a stylesheet, or in one declaration list (`style="…"`), with
@@ -35,80 +243,16 @@ export function readCssColors(
   context: 'stylesheet' | 'declarationList',
 ): FoundInCss[] {
   const found: FoundInCss[] = []
-  const tree = parse(css, {
-    context,
-    positions: true,
-    parseCustomProperty: true,
-    parseAtrulePrelude: false,
-    parseRulePrelude: false,
-    onParseError: () => undefined,
+  readDeclarations(css, context, (declaration) => {
+    for (const find of readDeclaration(css, declaration)) found.push(find)
   })
-  walk(tree, {
-    visit: 'Declaration',
-    enter(declaration) {
-      readDeclaration(css, declaration, found)
-    },
-  })
-  return found.sort((a, b) => a.start - b.start)
+  return found
 }
 
-function readDeclaration(css: string, declaration: Declaration, found: FoundInCss[]): void {
-  const { property, value } = declaration
-  const custom = property.startsWith('--')
-  if (value.type !== 'Value' || !(custom || COLOR_PROPERTY.test(property))) return
-  const paints = paintsOf(property)
-  const lone = value.children.size === 1
-  const take = (node: CssNode, slot?: string) => {
-    const text = css.slice(node.loc!.start.offset, node.loc!.end.offset)
-    found.push({ start: node.loc!.start.offset, text, property, paints, ...(slot ? { slot } : {}) })
-  }
-  walk(value, function (this, node) {
-    if (node.type === 'Url' || node.type === 'String') return walk.skip
-    const isColor = (text: string) => colorOf(text) !== undefined
-    if (node.type === 'Hash') {
-      if (isColor(`#${node.value}`)) take(node)
-    } else if (node.type === 'Identifier') {
-      if ((!custom || lone) && /^[a-z]+$/i.test(node.name) && isNamedColor(node.name)) take(node)
-    } else if (node.type === 'Function') {
-      const name = node.children.first
-      const slot = node.name === 'var' && name?.type === 'Identifier' ? SLOT.exec(name.name) : null
-      if (slot) {
-        take(node, slot[1])
-        return walk.skip
-      }
-      if (!COLOR_FUNCTION.test(node.name)) return undefined
-      const text = css.slice(node.loc!.start.offset, node.loc!.end.offset)
-      if (isColor(text)) {
-        take(node)
-        return walk.skip
-      }
-    }
-    return undefined
-  })
-}
-
-/** `red`, not `f00`: a bare word is only a colour when it names one. `transparent` holds no colour. */
-function isNamedColor(word: string): boolean {
-  const lower = word.toLowerCase()
-  if (lower === 'transparent' || /^[a-f]{3,4}$|^[a-f]{6}$|^[a-f]{8}$/.test(lower)) return false
-  return colorOf(lower) !== undefined
-}
-
-export function lineAt(text: string, offset: number): number {
-  return text.slice(0, offset).split('\n').length
-}
-
-/** The line around a find, trimmed for showing. */
-export function contextOf(
-  text: string,
-  start: number,
-  length: number,
-): { context: string; textAt: number } {
-  const lineStart = text.lastIndexOf('\n', start - 1) + 1
-  const lineEnd = text.indexOf('\n', start + length)
-  const line = text.slice(lineStart, lineEnd === -1 ? undefined : lineEnd)
-  const from = Math.max(0, start - lineStart - 22)
-  const cut = line.slice(from, start - lineStart + length + 30)
-  const lead = cut.length - cut.trimStart().length
-  return { context: cut.trim(), textAt: start - lineStart - from - lead }
+/** Every colour in one value by itself, as an attribute of SVG holds it. */
+export function readValueColors(value: string, property: string): FoundInCss[] {
+  return readCssColors(`${property}:${value}`, 'declarationList').map((find) => ({
+    ...find,
+    start: find.start - property.length - 1,
+  }))
 }

@@ -1,63 +1,89 @@
 import { parseFragment, type DefaultTreeAdapterTypes } from 'parse5'
 import { colorOf } from '../color'
-import { paintsOf, readCssColors, type FoundInCss } from './css-reader'
+import { paintsOf, readCssColors, readValueColors, type FoundInCss } from './css-reader'
+import { attributeText, foreignText, joined, type SourceText } from './html-source'
 
 type Node = DefaultTreeAdapterTypes.ChildNode
+type Element = DefaultTreeAdapterTypes.Element
 
-/** Attributes that hold one colour by themselves (SVG presentation, old HTML). */
-const COLOR_ATTRIBUTES = new Set([
+const SVG = 'http://www.w3.org/2000/svg'
+
+/** Presentation attributes of SVG that hold colours; CSS reads them, `var()` included. */
+const SVG_ATTRIBUTES = new Set([
   'fill',
   'stroke',
   'stop-color',
   'flood-color',
   'lighting-color',
   'color',
-  'bgcolor',
-  'bordercolor',
 ])
+/** Attributes of old HTML that hold one colour; CSS does not read them. */
+const HTML_ATTRIBUTES = new Set(['bgcolor', 'bordercolor', 'color'])
 
 /**
  * Every colour in a piece of HTML or SVG: `style` attributes, colour
- * attributes and `<style>` blocks, with exact places. Words of the text are
- * never taken for colours.
+ * attributes and `<style>` blocks, with exact places in the source, however
+ * their text is written there. Words of the text are never taken for colours.
  */
 export function readHtmlColors(html: string): FoundInCss[] {
   const found: FoundInCss[] = []
-  const visit = (node: Node) => {
-    if ('attrs' in node) readAttributes(html, node, found)
-    if (node.nodeName === 'style') readStyleBlock(node, found)
-    if ('childNodes' in node) node.childNodes.forEach(visit)
+  const { childNodes } = parseFragment(html, { sourceCodeLocationInfo: true })
+  // A stack instead of recursion: markup may be nested to any depth.
+  const open: Node[] = childNodes.toReversed()
+  for (let node = open.pop(); node; node = open.pop()) {
+    if (!('attrs' in node)) continue
+    found.push(...readAttributes(html, node))
+    if (node.tagName === 'style') for (const find of readStyleBlock(html, node)) found.push(find)
+    const { childNodes: inside } = 'content' in node ? node.content : node
+    for (let i = inside.length - 1; i >= 0; i -= 1) open.push(inside[i]!)
   }
-  parseFragment(html, { sourceCodeLocationInfo: true }).childNodes.forEach(visit)
   return found.sort((a, b) => a.start - b.start)
 }
 
-function shifted(finds: readonly FoundInCss[], by: number): FoundInCss[] {
-  return finds.map((find) => ({ ...find, start: find.start + by }))
+/** Finds in a text as finds in the source that it was read from. */
+function inSource(html: string, text: SourceText, finds: readonly FoundInCss[]): FoundInCss[] {
+  return finds.map((find) => {
+    const start = text.sourceAt(find.start)
+    const written = html.slice(start, text.sourceAt(find.start + find.text.length))
+    return { ...find, start, text: written, ...(written === find.text ? {} : { css: find.text }) }
+  })
 }
 
-function readStyleBlock(node: Node, found: FoundInCss[]): void {
-  const text = 'childNodes' in node ? node.childNodes[0] : undefined
-  if (text?.nodeName !== '#text' || !text.sourceCodeLocation || !('value' in text)) return
-  found.push(
-    ...shifted(readCssColors(text.value, 'stylesheet'), text.sourceCodeLocation.startOffset),
-  )
-}
-
-function readAttributes(html: string, element: Node, found: FoundInCss[]): void {
-  if (!('attrs' in element)) return
-  const places = element.sourceCodeLocation?.attrs
-  for (const { name, value } of element.attrs) {
-    const place = places?.[name]
-    if (!place) continue
-    const raw = html.slice(place.startOffset, place.endOffset)
-    const at = raw.indexOf(value)
-    // A value written with character references has no simple place; it is left alone.
-    if (value === '' || at === -1) continue
-    const start = place.startOffset + at
-    if (name === 'style') found.push(...shifted(readCssColors(value, 'declarationList'), start))
-    else if (COLOR_ATTRIBUTES.has(name) && colorOf(value) && value.trim() === value) {
-      found.push({ start, text: value, property: name, paints: paintsOf(name) })
-    }
+function readStyleBlock(html: string, element: Element): FoundInCss[] {
+  const texts = element.childNodes.flatMap((child) => {
+    const place = child.sourceCodeLocation
+    if (!('value' in child) || !place) return []
+    return [{ value: child.value, from: place.startOffset, to: place.endOffset }]
+  })
+  const [first] = texts
+  if (!first) return []
+  if (element.namespaceURI !== SVG) {
+    // Raw text: nothing in it but line ends is read in another way, and CSS takes all of them.
+    return readCssColors(html.slice(first.from, first.to), 'stylesheet').map((find) => ({
+      ...find,
+      start: find.start + first.from,
+    }))
   }
+  const read = texts.map(({ from, to }) => foreignText(html, from, to))
+  // Where broken markup left the text in other places than it says, nothing can be replaced exactly.
+  if (read.some(({ text }, i) => text !== texts[i]!.value)) return []
+  const text = joined(read)
+  return inSource(html, text, readCssColors(text.text, 'stylesheet'))
+}
+
+function readAttributes(html: string, element: Element): FoundInCss[] {
+  const places = element.sourceCodeLocation?.attrs
+  const isSvg = element.namespaceURI === SVG
+  return element.attrs.flatMap(({ name, value }) => {
+    const place = places?.[name]
+    const own = isSvg ? SVG_ATTRIBUTES : HTML_ATTRIBUTES
+    if (!place || value === '' || !(name === 'style' || own.has(name))) return []
+    const text = attributeText(html, place.startOffset, place.endOffset)
+    if (text?.text !== value) return []
+    if (name === 'style') return inSource(html, text, readCssColors(value, 'declarationList'))
+    if (isSvg) return inSource(html, text, readValueColors(value, name))
+    if (!colorOf(value) || value.trim() !== value) return []
+    const whole = { start: 0, text: value, property: name, paints: paintsOf(name), bindable: false }
+    return inSource(html, text, [whole])
+  })
 }

@@ -1,4 +1,5 @@
-import { colorOf, mapToGamut } from '../color'
+import { clipToGamut, colorOf } from '../color'
+import { textLines, type TextLines } from '../css'
 import { kindOf, sectionFacets, type ContentOf, type Facet, type KindId } from '../elements'
 import { decisionColor } from '../resolve'
 import {
@@ -16,7 +17,7 @@ import {
   type Theme,
 } from '../site'
 import { roleIds, roleName, roles } from '../theme'
-import { contextOf, lineAt, readCssColors, type FoundInCss } from './css-reader'
+import { readCssColors, type FoundInCss } from './css-reader'
 import { readHtmlColors } from './html-reader'
 import type { PlaceId, Use, UsePath } from './use'
 
@@ -102,28 +103,31 @@ function bodyUses(place: PlaceId, { frame, doc, page }: Reading, body: Body): Us
   return uses
 }
 
-/** A find in text as a use; a slot that is referred to by `var()` counts as bound. */
+/** A find in text as a use; a slot that is referred to by `var()` counts as bound. Colours of text are what browsers paint. */
 function textUse(
   palette: Palette,
-  text: string,
+  lines: TextLines,
   find: FoundInCss,
-  rest: Pick<Use, 'place' | 'doc' | 'path' | 'owner' | 'label' | 'bindable'>,
+  rest: Pick<Use, 'place' | 'doc' | 'path' | 'owner' | 'label'>,
 ): Use[] {
   const slot = find.slot as SlotId | undefined
   const shared = {
     ...rest,
     start: find.start,
     text: find.text,
+    ...(find.css === undefined ? {} : { css: find.css }),
     paints: find.paints,
-    ...contextOf(text, find.start, find.text.length),
+    bindable: find.bindable,
+    ...lines.around(find.start, find.text.length),
   }
   if (slot !== undefined) {
     if (!palette.slots[slot]) return []
     const color = decisionColor(palette, { slot })
     return [{ ...shared, decision: { slot }, color }]
   }
-  const color = colorOf(find.text)
-  return color ? [{ ...shared, decision: { value: find.text }, color: mapToGamut(color) }] : []
+  const value = find.css ?? find.text
+  const color = colorOf(value)
+  return color ? [{ ...shared, decision: { value }, color: clipToGamut(color) }] : []
 }
 
 const themesPlace: Place = {
@@ -190,14 +194,14 @@ const embedsPlace: Place = {
     Object.values((page ?? frame).body.elements).flatMap((element) => {
       if (element.kind !== 'embed') return []
       const { html, name } = element.content as ContentOf<'embed'>
+      const lines = textLines(html)
       return readHtmlColors(html).flatMap((find) =>
-        textUse(frame.palette, html, find, {
+        textUse(frame.palette, lines, find, {
           place: 'embeds',
           doc,
           path: ['body', 'elements', element.id, 'content', 'html'],
           label: `${page ? `${page.title}, ` : ''}${name}`,
-          owner: { element: element.id, line: lineAt(html, find.start) },
-          bindable: !/^(?:bg|border)color$/.test(find.property),
+          owner: { element: element.id, line: lines.lineAt(find.start) },
         }),
       )
     }),
@@ -206,20 +210,20 @@ const embedsPlace: Place = {
 const customCssPlace: Place = {
   id: 'custom-css',
   label: 'Custom CSS',
-  read: ({ frame, page }) =>
-    page
-      ? []
-      : readCssColors(frame.customCss, 'stylesheet').flatMap((find) => {
-          const line = lineAt(frame.customCss, find.start)
-          return textUse(frame.palette, frame.customCss, find, {
-            place: 'custom-css',
-            doc: 'frame',
-            path: ['customCss'],
-            label: `line ${line}`,
-            owner: { line },
-            bindable: true,
-          })
-        }),
+  read({ frame, page }) {
+    if (page) return []
+    const lines = textLines(frame.customCss)
+    return readCssColors(frame.customCss, 'stylesheet').flatMap((find) => {
+      const line = lines.lineAt(find.start)
+      return textUse(frame.palette, lines, find, {
+        place: 'custom-css',
+        doc: 'frame',
+        path: ['customCss'],
+        label: `line ${line}`,
+        owner: { line },
+      })
+    })
+  },
 }
 
 const addOnsPlace: Place = {
@@ -231,14 +235,14 @@ const addOnsPlace: Place = {
       : frame.addOns.flatMap((addOn, i) =>
           Object.entries(addOn.settings).flatMap(([key, setting]) => {
             if (typeof setting !== 'string' || !looksLikeColor(setting)) return []
-            const find = { start: 0, text: setting, property: key, paints: 'other' as const }
-            return textUse(frame.palette, setting, find, {
+            const shared = { property: key, paints: 'other' as const, bindable: false }
+            const find = { start: 0, text: setting, ...shared }
+            return textUse(frame.palette, textLines(setting), find, {
               place: 'add-ons',
               doc: 'frame',
               path: ['addOns', i, 'settings', key],
               label: `${addOn.name}, ${key}`,
               owner: {},
-              bindable: false,
             })
           }),
         ),

@@ -19,7 +19,8 @@ describe('colours in a stylesheet', () => {
       'oklch(60% 0.1 30)',
       '#abc',
       'teal',
-      'color-mix(in srgb, red, blue)',
+      'red',
+      'blue',
     ])
     for (const { start, text } of found) expect(css.slice(start, start + text.length)).toBe(text)
   })
@@ -35,9 +36,74 @@ describe('colours in a stylesheet', () => {
     '.x { color: transparent; background: inherit; border-color: currentColor }',
     '.x { color: #12345; background: rgb(300) }',
     '.x { transition: color 1s; color: var(--other) }',
-    '.x { --word: red blue }',
+    '.x { --word: red team }',
+    '.x { --font: Tan, Coral, serif }',
+    '.x { list-style: red; list-style-type: tan }',
+    '.x { content: counter(red) string(red) attr(red) target-counter(url(x), red) }',
+    '.x { background: paint(red, #fff) element(#abc) }',
+    '.x { color: var(--red); border-color: env(red) }',
+    '@media { color: red }',
+    '@font-face { font-family: red; src: local(red) }',
+    '@container style(--x: red) { }',
+    '.x { filter: url(#fff); color: r/**/ed }',
   ])('leaves alone what only looks like one: %s', (css) => {
     expect(texts(css)).toEqual([])
+  })
+
+  test.each([
+    ['.card { .title { color: #111 } }', '#111'],
+    ['.card { > b { color: #111 } + i { color: #222 } }', '#111 #222'],
+    ['.card { :hover { color: #111 } a:hover { color: #222 } color: #333 }', '#111 #222 #333'],
+    [
+      '.card { color: #111; @layer x { color: #222; b { color: #333 } } color: #444 }',
+      '#111 #222 #333 #444',
+    ],
+    ['@layer a { @layer b { .c { color: #111 } } }', '#111'],
+    ['@scope (.x) { color: #111; b { color: #222 } }', '#111 #222'],
+    ['a { @media (x) { color: #111 } --y: { color: #222 } ; color: #333 }', '#111 #222 #333'],
+    ['a { color: color-mix(in srgb, #111 20%, rgb(from tan r g b / .5)) }', '#111 tan'],
+    ['a { color: light-dark(#111, var(--x, #222)); fill: contrast-color(tan) }', '#111 #222 tan'],
+    [
+      'a { background: conic-gradient(from 3deg, tan, #111 5%), image-set(linear-gradient(red, red) 1x) }',
+      'tan #111 red red',
+    ],
+    ['@property --x { syntax: "<color>"; inherits: false; initial-value: tan }', 'tan'],
+    ['@font-palette-values --x { override-colors: 0 #111, 1 tan }', '#111 tan'],
+    [
+      'a { --shadow: 0 1px 2px tan; --line: 1px solid Teal; --stops: red 0%, #111 50% }',
+      'tan Teal red #111',
+    ],
+    ['a { color: r\\65 d; fill: #f\\30 0 }', 'r\\65 d #f\\30 0'],
+    ['a { color:/* x */red/* y */!important; fill: /* x */ #111 }', 'red #111'],
+    [
+      'a { list-style: linear-gradient(red, tan); filter: drop-shadow(0 0 2px red) }',
+      'red tan red',
+    ],
+  ])('finds all of: %s', (css, colors) => {
+    const found = readCssColors(css, 'stylesheet')
+    expect(found.map(({ text }) => text).join(' ')).toBe(colors)
+    for (const { start, text } of found) expect(css.slice(start, start + text.length)).toBe(text)
+  })
+
+  test.each([
+    ['a { background: -moz-linear-gradient(top, #111, #222) }', false],
+    ['a { background: -o-linear-gradient(#111, #222) }', false],
+    ['a { color: rgb(1,2,3)\\9 }', false],
+    ['a { border: 1px solid #111 \\9 }', false],
+    ['a { color: #111 #222 }', false],
+    ['a { background: #111, #222 }', false],
+    ['@property --x { syntax: "<color>"; initial-value: #111 }', false],
+    ['a { background: -webkit-linear-gradient(top, #111, #222) }', true],
+    ['a { background: linear-gradient(#111, rgb(from #222 r g b / 50%)) }', true],
+    ['a { color: color-mix(in oklch longer hue, #111, currentColor 20%) }', true],
+    ['a { color: light-dark(#111, #222) !important }', true],
+    ['a { border: 1px solid #111; box-shadow: inset 0 0 1px 2px #222, 0 0 #333 }', true],
+    ['a { --x: foo #111 bar }', true],
+    ['a { color: var(--x) #111 }', true],
+  ])('%s: a slot may stand there: %s', (css, bindable) => {
+    const found = readCssColors(css, 'stylesheet')
+    expect(found.length).toBeGreaterThan(0)
+    for (const find of found) expect(find.bindable).toBe(bindable)
   })
 
   test('reads on after what it cannot parse', () => {
@@ -76,7 +142,36 @@ describe('colours in a snippet', () => {
     for (const { start, text } of found) expect(html.slice(start, start + text.length)).toBe(text)
   })
 
-  test('a value with character references is left alone', () => {
-    expect(readHtmlColors('<p style="color:&#35;1c5a54">x</p>')).toEqual([])
+  test('however a value is written: its place is that in the source', () => {
+    const html = `<p style="color:&#35;1c5a54; background: &#x72;ed&semi;border-color:te&#97l">x</p>
+      <svg fill="&num;abc"><style>a { color: #123; } b > c { fill: r&#101;d } &gt; d { fill: tan }
+        <![CDATA[ e > f { color: teal } ]]></style></svg>`
+    for (const source of [html, html.replaceAll('\n', '\r\n'), html.replaceAll('\n', '\r')]) {
+      const found = readHtmlColors(source)
+      const read = found.map(({ text, css = text }) => css)
+      expect(read).toEqual(['#1c5a54', 'red', 'teal', '#abc', '#123', 'red', 'tan', 'teal'])
+      for (const { start, text } of found)
+        expect(source.slice(start, start + text.length)).toBe(text)
+    }
+  })
+
+  test('CSS lets a slot stand in attributes of SVG, old HTML only a value', () => {
+    const found = readHtmlColors(
+      '<td bgcolor="#1c5a54"><svg><path fill="#1c5a54" stroke="abc"/></svg></td><p fill="red">x</p>',
+    )
+    expect(found.map(({ text, bindable }) => [text, bindable])).toEqual([
+      ['#1c5a54', false],
+      ['#1c5a54', true],
+    ])
+    const table = readHtmlColors('<table bgcolor="1c5a54"></table><font color="red">x</font>')
+    expect(table.map(({ text, bindable }) => [text, bindable])).toEqual([
+      ['1c5a54', false],
+      ['red', false],
+    ])
+  })
+
+  test('markup of any depth is read', () => {
+    const deep = `${'<div>'.repeat(20_000)}<b style="color:red">x</b>`
+    expect(readHtmlColors(deep).map(({ text }) => text)).toEqual(['red'])
   })
 })

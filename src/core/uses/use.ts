@@ -21,6 +21,8 @@ export interface Use {
   readonly start?: number
   /** As it is written there. */
   readonly text: string
+  /** As CSS reads it, where that is written in another way: with character references in HTML. */
+  readonly css?: string
   /** A little of what surrounds it, for text places; the colour stands at `textAt`. */
   readonly context?: string
   readonly textAt?: number

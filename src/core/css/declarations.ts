@@ -1,0 +1,138 @@
+import { tokenizer, TokenType, type CSSToken, type TokenIdent } from '@csstools/css-tokenizer'
+
+/** A declaration as it stands in a stylesheet or in a `style` attribute. */
+export interface FoundDeclaration {
+  /** In lower case, but for custom properties; escapes resolved. */
+  readonly property: string
+  /** The value, without `!important` and without blanks and comments around it. Offsets of tokens count UTF-16 units. */
+  readonly tokens: readonly CSSToken[]
+  /** The at-rule whose descriptor this is (`property`, `font-face` …); absent for properties. */
+  readonly descriptorOf?: string
+}
+
+/** At-rules that hold descriptors or properties by themselves, outside of any style rule. */
+const HOLDS_DECLARATIONS = new Set([
+  'font-face',
+  'property',
+  'counter-style',
+  'font-palette-values',
+  'page',
+  'position-try',
+  'view-transition',
+  'color-profile',
+])
+
+interface Block {
+  /** Whether declarations count here: within a style rule, or in an at-rule that holds descriptors. */
+  readonly takes: boolean
+  readonly descriptorOf?: string
+}
+
+const CLOSER: Partial<Record<TokenType, TokenType>> = {
+  [TokenType.OpenParen]: TokenType.CloseParen,
+  [TokenType.Function]: TokenType.CloseParen,
+  [TokenType.OpenSquare]: TokenType.CloseSquare,
+  [TokenType.OpenCurly]: TokenType.CloseCurly,
+}
+
+const isBlank = (token: CSSToken | undefined): boolean =>
+  token?.[0] === TokenType.Whitespace || token?.[0] === TokenType.Comment
+
+function trimmed(tokens: readonly CSSToken[], from: number): CSSToken[] {
+  let [start, end] = [from, tokens.length]
+  while (start < end && isBlank(tokens[start])) start += 1
+  while (end > start && isBlank(tokens[end - 1])) end -= 1
+  return tokens.slice(start, end)
+}
+
+function withoutImportant(tokens: CSSToken[]): CSSToken[] {
+  const last = tokens.at(-1)
+  if (last?.[0] !== TokenType.Ident || last[4].value.toLowerCase() !== 'important') return tokens
+  const mark = tokens.findLastIndex((token, i) => i < tokens.length - 1 && !isBlank(token))
+  const token = tokens[mark]
+  if (token?.[0] !== TokenType.Delim || token[4].value !== '!') return tokens
+  return trimmed(tokens.slice(0, mark), 0)
+}
+
+/** A name and a colon, then anything: what a declaration begins with. Gives where its value begins. */
+function valueStart(item: readonly CSSToken[]): number {
+  if (item[0]?.[0] !== TokenType.Ident) return -1
+  const colon = item.findIndex((token, i) => i > 0 && !isBlank(token))
+  return item[colon]?.[0] === TokenType.Colon ? colon + 1 : -1
+}
+
+function nameOf(item: readonly CSSToken[]): string {
+  const name = (item[0] as TokenIdent)[4].value
+  return name.startsWith('--') ? name : name.toLowerCase()
+}
+
+/**
+ * Every declaration of a stylesheet, or of one declaration list, in the order
+ * in which they stand. Source: CSS Syntax 3 §5.5, "consume a block's contents",
+ * with CSS Nesting: what begins like a declaration and comes upon a `{` is a
+ * nested rule, with or without `&`. Takes time in proportion to the length and
+ * keeps no more of the text than one declaration; nesting of any depth is read.
+ */
+export function readDeclarations(
+  css: string,
+  context: 'stylesheet' | 'declarationList',
+  visit: (declaration: FoundDeclaration) => void,
+): void {
+  const stream = tokenizer({ css })
+  const blocks: Block[] = [{ takes: context === 'declarationList' }]
+  /** What stands since the last `;` or brace, and the brackets that are open in it. */
+  let item: CSSToken[] = []
+  let open: TokenType[] = []
+
+  const end = () => {
+    const { takes, descriptorOf } = blocks.at(-1)!
+    const start = takes ? valueStart(item) : -1
+    if (start >= 0) {
+      const tokens = withoutImportant(trimmed(item, start))
+      if (tokens.length)
+        visit({ property: nameOf(item), tokens, ...(descriptorOf && { descriptorOf }) })
+    }
+    item = []
+  }
+  /** Whether a `{` belongs to the value: of a custom property, which may hold anything. */
+  const isValue = () =>
+    blocks.at(-1)!.takes && valueStart(item) >= 0 && nameOf(item).startsWith('--')
+  const enter = () => {
+    const [first] = item
+    const above = blocks.at(-1)!
+    if (first?.[0] !== TokenType.AtKeyword) blocks.push({ takes: true })
+    else {
+      const name = first[4].value.toLowerCase()
+      const holds = HOLDS_DECLARATIONS.has(name)
+      blocks.push(
+        holds ? { takes: true, descriptorOf: name } : { takes: above.takes || name === 'scope' },
+      )
+    }
+    item = []
+  }
+
+  for (;;) {
+    const token = stream.nextToken()
+    const [type] = token
+    if (type === TokenType.EOF) break
+    if (open.length) {
+      item.push(token)
+      if (type === open.at(-1)) open.pop()
+      else if (CLOSER[type]) open.push(CLOSER[type])
+      continue
+    }
+    if (type === TokenType.Semicolon) {
+      // Outside of blocks a `;` ends at-rules alone; elsewhere it is part of a selector.
+      if (blocks.length > 1 || context === 'declarationList') end()
+      else if (item[0]?.[0] === TokenType.AtKeyword) item = []
+    } else if (type === TokenType.CloseCurly) {
+      end()
+      if (blocks.length > 1) blocks.pop()
+    } else if (type === TokenType.OpenCurly && !isValue()) enter()
+    else if (item.length || !isBlank(token)) {
+      item.push(token)
+      if (CLOSER[type]) open.push(CLOSER[type])
+    }
+  }
+  end()
+}

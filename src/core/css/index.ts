@@ -1,0 +1,3 @@
+export { readDeclarations, type FoundDeclaration } from './declarations'
+export { textLines, type TextLines } from './lines'
+export { isAcceptedValue, isColoredValue, longestChecked } from './grammar'

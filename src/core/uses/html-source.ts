@@ -1,0 +1,160 @@
+import { DecodingMode, EntityDecoder, htmlDecodeTree } from 'entities/decode'
+
+/** Text as a browser reads it out of HTML, with the place of every character in the source. Offsets count UTF-16 units. */
+export interface SourceText {
+  readonly text: string
+  /** Where the character at an index begins in the source; where the text ends, for its length. */
+  readonly sourceAt: (index: number) => number
+}
+
+/** Where each part of a text comes from; parts are added from the first to the last. */
+class Mapping {
+  private readonly parts: string[] = []
+  private readonly offsets: number[] = []
+  private end: number
+
+  constructor(start: number) {
+    this.end = start
+  }
+
+  add(text: string, from: number, to: number): void {
+    this.parts.push(text)
+    for (let i = 0; i < text.length; i += 1)
+      this.offsets.push(text.length === to - from ? from + i : from)
+    this.end = to
+  }
+
+  result(): SourceText {
+    const text = this.parts.join('')
+    return { text, sourceAt: (index) => this.offsets[index] ?? this.end }
+  }
+}
+
+/** A character reference at an offset: what it stands for, and how long it is; none where the `&` is just that. */
+function referenceAt(source: string, at: number, mode: DecodingMode) {
+  let text = ''
+  const decoder = new EntityDecoder(htmlDecodeTree, (code) => {
+    text += String.fromCodePoint(code)
+  })
+  decoder.startEntity(mode)
+  // No reference is longer than the longest name; numbers may have leading zeros.
+  const window = source.slice(at + 1, at + 64)
+  const written = decoder.write(window, 0)
+  const length = written < 0 ? decoder.end() : written
+  return length > 0 ? { text, length } : undefined
+}
+
+/** Reads a stretch up to `end`: character references, line ends (HTML §13.2.3.5), and NUL. */
+function decodeInto(
+  mapping: Mapping,
+  source: string,
+  start: number,
+  end: number,
+  mode: DecodingMode,
+): void {
+  let plain = start
+  const flush = (at: number) => {
+    if (at > plain) mapping.add(source.slice(plain, at), plain, at)
+  }
+  for (let at = start; at < end;) {
+    const character = source[at]!
+    if (character === '&') {
+      const found = referenceAt(source, at, mode)
+      if (found) {
+        flush(at)
+        mapping.add(found.text, at, at + found.length)
+        at += found.length
+        plain = at
+        continue
+      }
+    } else if (character === '\r') {
+      flush(at)
+      const length = source[at + 1] === '\n' ? 2 : 1
+      mapping.add('\n', at, at + length)
+      at += length
+      plain = at
+      continue
+    } else if (character === '\0') {
+      flush(at)
+      mapping.add('\ufffd', at, at + 1)
+      plain = at + 1
+    }
+    at += 1
+  }
+  flush(end)
+}
+
+/** The value of an attribute, given where the attribute stands; undefined where it has none. */
+export function attributeText(source: string, start: number, end: number): SourceText | undefined {
+  const head = /^[^\s=]+\s*=\s*/.exec(source.slice(start, end))
+  if (!head) return undefined
+  const from = start + head[0].length
+  const quote = source[from] === '"' || source[from] === "'" ? 1 : 0
+  const mapping = new Mapping(from + quote)
+  decodeInto(mapping, source, from + quote, end - quote, DecodingMode.Attribute)
+  return mapping.result()
+}
+
+const CDATA = /<!\[CDATA\[([\s\S]*?)(?:\]\]>|$)/y
+const MARKUP = /<(?:!--[\s\S]*?(?:-->|$)|[/!?a-zA-Z][^>]*(?:>|$))/y
+
+/** Text between tags of SVG: character references count, CDATA sections are taken as they are, stray tags passed over. */
+export function foreignText(source: string, start: number, end: number): SourceText {
+  const mapping = new Mapping(start)
+  const slice = source.slice(0, end)
+  let at = start
+  while (at < end) {
+    const next = slice.indexOf('<', at)
+    const stop = next === -1 ? end : next
+    decodeInto(mapping, slice, at, stop, DecodingMode.Legacy)
+    if (next === -1) break
+    CDATA.lastIndex = next
+    MARKUP.lastIndex = next
+    const section = CDATA.exec(slice)
+    const markup = section ? null : MARKUP.exec(slice)
+    if (section) {
+      const inside = next + '<![CDATA['.length
+      addPlain(mapping, slice, inside, inside + section[1]!.length)
+    } else if (!markup) mapping.add('<', next, next + 1)
+    at = next + (section ?? markup ?? ['<'])[0]!.length
+  }
+  return mapping.result()
+}
+
+/** Text in which only line ends are read otherwise. */
+function addPlain(mapping: Mapping, source: string, start: number, end: number): void {
+  let plain = start
+  for (
+    let at = source.indexOf('\r', start);
+    at !== -1 && at < end;
+    at = source.indexOf('\r', plain)
+  ) {
+    if (at > plain) mapping.add(source.slice(plain, at), plain, at)
+    const length = source[at + 1] === '\n' ? 2 : 1
+    mapping.add('\n', at, at + length)
+    plain = at + length
+  }
+  if (end > plain) mapping.add(source.slice(plain, end), plain, end)
+}
+
+/** Several texts, one after the other. */
+export function joined(texts: readonly SourceText[]): SourceText {
+  const [first] = texts
+  if (texts.length === 1 && first) return first
+  const starts: number[] = []
+  let length = 0
+  for (const { text } of texts) {
+    starts.push(length)
+    length += text.length
+  }
+  return {
+    text: texts.map(({ text }) => text).join(''),
+    sourceAt: (index) => {
+      const which = Math.max(
+        0,
+        starts.findLastIndex((start) => start <= index),
+      )
+      return texts[which]?.sourceAt(index - (starts[which] ?? 0)) ?? 0
+    },
+  }
+}
