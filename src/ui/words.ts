@@ -38,6 +38,8 @@ export function readProblemWords({ code, where }: ReadProblem): string {
   switch (code) {
     case 'bad-json':
       return 'This begins like JSON and is none. Check for a missing brace or comma, or paste the colours alone.'
+    case 'too-deep':
+      return 'Its objects stand in one another too deep to be read (more than 200). Paste the colours alone.'
     case 'broken-line':
       return `Line ${where} is no entry: it wants three numbers from 0 to 255 and a name.`
     case 'not-a-color':

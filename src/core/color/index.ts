@@ -3,6 +3,7 @@ export {
   black,
   colorKey,
   fromBytes,
+  fromChannels,
   inGamut,
   over,
   sameColor,

@@ -4,11 +4,49 @@ import { slotProperties } from '../render'
 import { mostCandidates, nameText, slotsInOrder, type Candidate, type Palette } from '../site'
 import type { ReadPalette, ReadProblem } from './read-result'
 
-const PROPERTY = /--([\w-]+)\s*:\s*([^;{}]+?)\s*(?=[;}]|$)/g
+/** Looked for where a name begins, so that no stretch is gone through twice. */
+const PROPERTY = /(?<![\w-])--([\w-]+)\s*:([^;{}]*)(?!\{)/g
 const ALIAS = /^var\(\s*--([\w-]+)\s*(?:,[^()]*)?\)$/
 
-export function isCssProperties(text: string): boolean {
-  return /--[\w-]+\s*:\s*[^;{}]+[;}]/.test(text)
+/** The text without its comments; one that is not closed goes on to the end. */
+function withoutComments(text: string): string {
+  const parts: string[] = []
+  let at = 0
+  for (let open = text.indexOf('/*'); open !== -1; open = text.indexOf('/*', at)) {
+    parts.push(text.slice(at, open))
+    const close = text.indexOf('*/', open + 2)
+    at = close === -1 ? text.length : close + 2
+  }
+  parts.push(text.slice(at))
+  return parts.join('')
+}
+
+type Followed = { readonly value: string } | 'cyclic-alias' | 'missing-alias'
+
+/** Follows `var()` to a value; what was found for one property is known for all that lead through it. */
+function aliasFollower(declared: ReadonlyMap<string, string>): (property: string) => Followed {
+  const known = new Map<string, Followed>()
+  return (property) => {
+    const passed = new Set<string>()
+    let at = property
+    let end = known.get(at)
+    while (!end) {
+      const value = declared.get(at)
+      if (value === undefined) end = 'missing-alias'
+      else if (passed.has(at)) end = 'cyclic-alias'
+      else {
+        const alias = ALIAS.exec(value)?.[1]
+        if (alias === undefined) end = { value }
+        else {
+          passed.add(at)
+          at = alias
+          end = known.get(at)
+        }
+      }
+    }
+    for (const each of passed) known.set(each, end)
+    return end
+  }
 }
 
 /** `--color-soft-grey` → `Soft grey`. */
@@ -26,25 +64,21 @@ function nameOf(property: string): string {
  * no problem: a stylesheet has many.
  */
 export function readCssProperties(text: string): ReadPalette {
-  const plain = text.replace(/\/\*[\s\S]*?\*\//g, '')
-  const declared = new Map([...plain.matchAll(PROPERTY)].map(([, name, value]) => [name!, value!]))
+  const declared = new Map<string, string>()
+  for (const [, name, value] of withoutComments(text).matchAll(PROPERTY)) {
+    if (value!.trim()) declared.set(name!, value!.trim())
+  }
+  const follow = aliasFollower(declared)
   const problems: ReadProblem[] = []
   const colors: Candidate[] = []
   let total = 0
   for (const property of declared.keys()) {
-    const passed = new Set<string>()
-    let at = property
-    let value = declared.get(at)!
-    for (let alias = ALIAS.exec(value)?.[1]; alias; alias = ALIAS.exec(value)?.[1]) {
-      passed.add(at)
-      const next = declared.get(alias)
-      if (next === undefined || passed.has(alias)) {
-        problems.push({ code: next ? 'cyclic-alias' : 'missing-alias', where: `--${property}` })
-        break
-      }
-      at = alias
-      value = next
+    const end = follow(property)
+    if (typeof end === 'string') {
+      problems.push({ code: end, where: `--${property}` })
+      continue
     }
+    const { value } = end
     // In a stylesheet `300` is a number, not a colour that lost its #.
     const color = /^[\da-f]+$/i.test(value) ? undefined : colorOf(value)
     if (!color) continue

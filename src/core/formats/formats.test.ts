@@ -1,12 +1,15 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 import fc from 'fast-check'
-import { colorKey, colorOf, contrast, fromBytes } from '../color'
+import { colorKey, colorOf, contrast, fromBytes, white, writeHex } from '../color'
+import { anyColor } from '../color/random-color.fixture'
+import { nameText } from '../site'
 import { ternFrame } from '@demo/tern/frame'
 import { brandSheet, namedColors } from './brand-sheet'
 import { isGpl, readGpl, writeGpl } from './gpl'
 import { writePlainText } from './plain-text'
 import { readPalette } from './read-palette'
+import { readThemes } from './read-themes'
 import { writeSwatchSheet } from './swatch-sheet'
 
 describe('GIMP palettes', () => {
@@ -95,6 +98,58 @@ describe('reading anything', () => {
     expect(twice.colors.map(({ name }) => name)).toEqual(['Sand', 'sand 2', 'Sand 3'])
   })
 
+  test.each([
+    [
+      '{"brand":{"value":"#1d5955","type":"color"},"link":{"value":"{brand.value}"}}',
+      ['brand #1d5955'],
+    ],
+    ['{"color":{"base":{"red":{"value":"#ff0000"}}}}', ['red #ff0000']],
+    ["// tokens\n{ brand: { $type: 'color', $value: '#1d5955', }, }", ['brand #1d5955']],
+    ['{"brand":{"$type":"color","$value":{"r":0.5,"g":0,"b":1,"a":0.5}}}', ['brand #8000ff80']],
+    ['{"brand":{"type":"color","value":{"r":255,"g":0,"b":16}}}', ['brand #ff0010']],
+    ['{"brand":{"r":255,"g":0,"b":16,"a":1}}', ['brand #ff0010']],
+    [
+      '[{"name":"Brick","hex":"#aa3311"},{"name":"Moss","hex":"#334d33"}]',
+      ['Brick #aa3311', 'Moss #334d33'],
+    ],
+    ['{"blue":{"500":"#0000ff","600":"#0000aa"}}', ['blue 500 #0000ff', 'blue 600 #0000aa']],
+    ['{"a":{"$value":"#111111"},"b":{"$value":"#222222"}}', ['a #111111', 'b #222222']],
+    ['[data-x]{--brand:#1d5955}', ['Brand #1d5955']],
+  ])('JSON of another dialect: %s', (text, told) => {
+    const { colors } = readPalette(text)
+    expect(colors.map(({ name, value }) => `${name} ${value}`)).toEqual(told)
+  })
+
+  test('what stands too deep, and JSON without an end, is refused with words', () => {
+    const deep = `${'{"a":'.repeat(400_000)}1${'}'.repeat(400_000)}`
+    expect(readPalette(deep).problems).toEqual([{ code: 'too-deep' }])
+    expect(readThemes(deep, ternFrame.palette).problems).toEqual([{ code: 'too-deep' }])
+    expect(readPalette('{"a": ').problems).toEqual([{ code: 'bad-json' }])
+  })
+
+  test('chains and circles of 20,000 names, each gone through once', () => {
+    const names = Array.from({ length: 20_000 }, (_, i) => i)
+    const css = `:root{${names.map((i) => `--a${i}:var(--a${i + 1});`).join('')}--a20000:#123}`
+    expect(readPalette(css).total).toBe(20_001)
+    const circle = `:root{${names.map((i) => `--a${i}:var(--a${(i + 1) % 20_000});`).join('')}--b:#123}`
+    expect(readPalette(circle).problems.filter(({ code }) => code === 'cyclic-alias')).toHaveLength(
+      20_000,
+    )
+    const tokens = Object.fromEntries(names.map((i) => [`a${i}`, { $value: `{a${i + 1}}` }]))
+    const file = JSON.stringify({ ...tokens, a20000: { $type: 'color', $value: '#123' } })
+    expect(readPalette(file).colors).toHaveLength(1)
+  })
+
+  test.each([
+    ['comments that are not closed', '--a:#123;' + '/*'.repeat(200_000)],
+    ['dashes', '-'.repeat(400_000) + '\n#123'],
+    ['blanks', '--a:' + ' '.repeat(400_000) + '#123'],
+    ['a long word', `${'a'.repeat(400_000)} #123`],
+    ['brackets', '[' + '/**/'.repeat(100_000) + '#123'],
+  ])('a long text of nothing but %s is read', (_, text) => {
+    expect(readPalette(text).colors.length).toBeLessThan(2)
+  })
+
   test('JSON that is no token file still gives its colours', () => {
     expect(readPalette('{"colors": ["#abcdef", "#123456"]}').colors).toHaveLength(2)
   })
@@ -106,6 +161,28 @@ describe('writing', () => {
   test('plain text, in columns', () => {
     expect(writePlainText(colors).split('\n')[0]).toBe('Paper  #f7f2e7    rgb(247 242 231)')
     expect(readPalette(writePlainText(colors)).colors).toHaveLength(6)
+  })
+
+  test('plain text gives back every colour and name, whatever they are', () => {
+    const name = fc
+      .string({ minLength: 1, maxLength: 60 })
+      .filter((text) => nameText.safeParse(text).success)
+      .map((text) => nameText.parse(text))
+    const names = fc.uniqueArray(name, {
+      minLength: 1,
+      maxLength: 12,
+      selector: (n) => n.toLowerCase(),
+    })
+    const palette = names.chain((all) =>
+      fc.tuple(...all.map((own) => anyColor.map((color) => ({ name: own, color })))),
+    )
+    fc.assert(
+      fc.property(palette, (written) => {
+        const told = written.map((each) => ({ name: each.name, value: writeHex(each.color) }))
+        expect(readPalette(writePlainText(written)).colors).toEqual(told)
+      }),
+      { examples: [[[{ name: '--x: #fff;', color: white }]], [[{ name: '{', color: white }]]] },
+    )
   })
 
   test('a swatch sheet is well-formed and names every colour', () => {

@@ -1,7 +1,9 @@
-import { readList } from '../palette'
-import { mostCandidates, type Candidate } from '../site'
-import { isCssProperties, readCssProperties } from './css-properties'
+import { isExportedList, readList } from '../palette'
+import { mostCandidates, nameText, type Candidate } from '../site'
+import { readCssProperties } from './css-properties'
+import { textsOfJson } from './dialects'
 import { isGpl, readGpl } from './gpl'
+import { readJson } from './read-json'
 import type { ReadPalette, ReadProblem } from './read-result'
 import { readTokens } from './tokens'
 
@@ -14,20 +16,39 @@ function readText(text: string): ReadPalette {
 }
 
 function read(text: string): ReadPalette {
+  if (isExportedList(text)) return readText(text)
   if (isGpl(text)) return readGpl(text)
-  if (/^\ufeff?\s*[{[]/.test(text)) {
-    const tokens = readTokens(text)
-    if (tokens.colors.length || tokens.problems.some(({ code }) => code !== 'bad-json'))
-      return tokens
-    // JSON of another kind, or a piece of it, may still hold colours.
-    const plain = readText(text)
-    return plain.colors.length ? plain : tokens
+  const json = /^\ufeff?(?:\s|\/\/[^\n]*\n|\/\*[^]*?\*\/)*[{[]/.test(text)
+    ? readJsonPalette(text)
+    : undefined
+  if (json?.colors.length) return json
+  const css = text.includes('--') ? readCssProperties(text) : undefined
+  if (css?.colors.length) return css
+  const plain = readText(text)
+  return plain.colors.length || !json ? plain : json
+}
+
+/** Design tokens of any dialect, or JSON of another kind that holds colours. */
+function readJsonPalette(text: string): ReadPalette {
+  const tokens = readTokens(text)
+  const isRead = tokens.problems.some(({ code }) => code !== 'bad-json' && code !== 'too-deep')
+  if (tokens.colors.length || isRead) return tokens
+  const read = readJson(text)
+  if (!read.ok) return tokens
+  const found = textsOfJson(read.json).flatMap(({ text: value, name }) =>
+    readList(value).map((candidate): Candidate => {
+      const known = nameText.safeParse(name?.slice(0, 60))
+      return known.success ? { ...candidate, name: known.data } : { value: candidate.value }
+    }),
+  )
+  const distinct = new Map(found.map((each) => [`${each.value} ${each.name ?? ''}`, each]))
+  const colors = [...distinct.values()]
+  return {
+    format: 'text',
+    colors: colors.slice(0, mostCandidates),
+    problems: [],
+    total: colors.length,
   }
-  if (isCssProperties(text)) {
-    const css = readCssProperties(text)
-    if (css.colors.length) return css
-  }
-  return readText(text)
 }
 
 /** One name to one colour: later ones of the same name get a number. */

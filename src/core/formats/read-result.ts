@@ -6,6 +6,7 @@ export type PaletteFormat = 'tokens' | 'gpl' | 'css' | 'text'
 /** What was wrong with a part of a file; the words for it stand in the interface. */
 export type ReadProblemCode =
   | 'bad-json'
+  | 'too-deep'
   | 'broken-line'
   | 'not-a-color'
   | 'cyclic-alias'

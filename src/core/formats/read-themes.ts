@@ -2,8 +2,15 @@ import { shadeSchema, tidyShade, writeHex } from '../color'
 import { nameText, slotsInOrder, type ColorDecision, type Palette } from '../site'
 import { roleIds, roleToken, type RoleId } from '../theme'
 import type { ReadProblem } from './read-result'
-import { follow, keyOf, NO_SLOT, tokenColor, tokensOf, type Found } from './tokens'
-import { readTokenTree, type Json, type TokenGroup } from './token-tree'
+import {
+  aliasFollower,
+  keyOf,
+  NO_SLOT,
+  readTokenFile,
+  tokenColor,
+  tokensOf,
+  type Found,
+} from './tokens'
 
 /** A theme as a file has it: what could be read, and which roles are not in it. */
 export interface ReadTheme {
@@ -49,15 +56,10 @@ function decisionOf(palette: Palette, found: Found, end: Found): ColorDecision |
  * nowhere, are problems with their path. Never throws.
  */
 export function readThemes(text: string, palette: Palette): ReadThemes {
-  let tree: TokenGroup | undefined
-  try {
-    tree = readTokenTree(JSON.parse(text.replace(/^\ufeff/, '')) as Json)
-  } catch {
-    // Told below.
-  }
-  if (!tree) return { themes: [], problems: [{ code: 'bad-json' }] }
-  const all = tokensOf(tree)
-  const byPath = new Map(all.map((found) => [keyOf(found.token.path), found]))
+  const read = readTokenFile(text)
+  if (!read.ok) return { themes: [], problems: [{ code: read.problem }] }
+  const { tree, all } = read
+  const follow = aliasFollower(all)
   const group = tree.children.find(({ name, kind }) => kind === 'group' && name === 'themes')
   if (group?.kind !== 'group') return { themes: [], problems: [{ code: 'no-themes' }] }
   const problems: ReadProblem[] = []
@@ -67,7 +69,7 @@ export function readThemes(text: string, palette: Palette): ReadThemes {
     for (const found of tokensOf(theme, group.type)) {
       const where = keyOf(found.token.path)
       const role = roleByToken.get(found.token.name)
-      const end = follow(found, byPath)
+      const end = follow(found)
       if (!role) problems.push({ code: 'unknown-role', where })
       else if (typeof end === 'string') problems.push({ code: end, where })
       else {

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { isObject } from './read-json'
 
 /**
  * Design tokens, Design Tokens Community Group format 2025.10: groups of
@@ -45,9 +46,6 @@ export interface TokenGroup extends Node {
   /** Members without `$` that are neither token nor group. */
   readonly strays: JsonObject
 }
-
-const isObject = (json: Json | undefined): json is JsonObject =>
-  typeof json === 'object' && json !== null && !Array.isArray(json)
 
 const colorObject = z.looseObject({
   colorSpace: z.string(),

@@ -16,6 +16,8 @@ import {
   type Themes,
 } from '../site'
 import { roleIds, roleToken } from '../theme'
+import { colorOfParts, fromOldDialect, isOldDialect } from './dialects'
+import { readJson } from './read-json'
 import type { ReadPalette, ReadProblem } from './read-result'
 import {
   readTokenTree,
@@ -50,6 +52,7 @@ const percent = (text: string | undefined) => (text === 'none' ? 'none' : `${tex
 /** A token's colour as such; undefined when its value is no colour. Never throws. */
 export function tokenColor(value: TokenValue): Color | undefined {
   if (value.form === 'string') return colorOf(value.text)
+  if (value.form === 'other') return colorOfParts(value.json)
   if (value.form !== 'object') return undefined
   const { colorSpace, components, alpha } = value
   if (components.length !== 3) return undefined
@@ -77,24 +80,35 @@ export function tokensOf(group: TokenGroup, inherited?: string): Found[] {
 
 export const keyOf = (path: readonly string[]) => path.join('.')
 
-export function follow(
-  start: Found,
-  byPath: ReadonlyMap<string, Found>,
-): Found | 'cyclic-alias' | 'missing-alias' {
-  const passed = new Set<string>()
-  let at = start
-  while (at.token.value.form === 'alias' || at.token.value.form === 'pointer') {
-    const here = keyOf(at.token.path)
-    if (passed.has(here)) return 'cyclic-alias'
-    passed.add(here)
-    const path = at.token.value.path
+export type Followed = Found | 'cyclic-alias' | 'missing-alias'
+
+/**
+ * Follows aliases to the token that holds a value. What was found for one token
+ * is known for all that lead through it, so a long chain is gone through once.
+ */
+export function aliasFollower(all: readonly Found[]): (start: Found) => Followed {
+  const byPath = new Map(all.map((found) => [keyOf(found.token.path), found]))
+  const known = new Map<Found, Followed>()
+  const nextOf = ({ token: { value } }: Found): Found | undefined => {
+    if (value.form !== 'alias' && value.form !== 'pointer') return undefined
+    const { path } = value
     // A pointer may name the value inside the token; an alias to a group means its root token.
     const named = path.at(-1) === '$value' ? path.slice(0, -1) : path
-    const next = byPath.get(keyOf(named)) ?? byPath.get(keyOf([...named, '$root']))
-    if (!next) return 'missing-alias'
-    at = next
+    return byPath.get(keyOf(named)) ?? byPath.get(keyOf([...named, '$root']))
   }
-  return at
+  const leads = ({ token: { value } }: Found) => value.form === 'alias' || value.form === 'pointer'
+  return (start) => {
+    const passed = new Set<Found>()
+    let at: Found | undefined = start
+    let end: Followed | undefined
+    while (at && !(end = known.get(at)) && leads(at) && !passed.has(at)) {
+      passed.add(at)
+      at = nextOf(at)
+    }
+    end ??= at === undefined ? 'missing-alias' : passed.has(at) ? 'cyclic-alias' : at
+    for (const each of passed) known.set(each, end)
+    return end
+  }
 }
 
 /** The group of a file of ours that holds the slots. */
@@ -124,29 +138,45 @@ function detailsOf({ path, description, extensions }: Token): Partial<Candidate>
   }
 }
 
+export type ReadTokenFile =
+  | {
+      readonly ok: true
+      readonly tree: TokenGroup
+      readonly all: readonly Found[]
+      /** Whether it is of the dialect without `$`. */
+      readonly isOld: boolean
+    }
+  | { readonly ok: false; readonly problem: 'bad-json' | 'too-deep' }
+
+/** The tokens of a file, of today's format or of the one before it. */
+export function readTokenFile(text: string): ReadTokenFile {
+  const read = readJson(text)
+  if (!read.ok) return read
+  const isOld = isOldDialect(read.json)
+  const tree = readTokenTree(isOld ? fromOldDialect(read.json) : read.json)
+  return tree ? { ok: true, tree, all: tokensOf(tree), isOld } : { ok: false, problem: 'bad-json' }
+}
+
 /**
  * Reads the colour tokens of a design-token file (Design Tokens Community Group
- * 2025.10, and the string form of earlier drafts). Aliases take the colour they
+ * 2025.10, the string form of earlier drafts, and the dialect without `$`;
+ * JSON5 too). Aliases take the colour they
  * lead to; a token whose alias leads in a circle or nowhere, or whose type is
  * `color` but whose value is none, is a problem with its path. Tokens of other
  * types are passed over.
  */
 export function readTokens(text: string): ReadPalette {
-  let tree: TokenGroup | undefined
-  try {
-    tree = readTokenTree(JSON.parse(text.replace(/^\ufeff/, '')) as Json)
-  } catch {
-    // Told below, like JSON that is no object.
-  }
-  if (!tree) return { format: 'tokens', colors: [], problems: [{ code: 'bad-json' }], total: 0 }
-  const all = tokensOf(tree)
-  const byPath = new Map(all.map((found) => [keyOf(found.token.path), found]))
+  const read = readTokenFile(text)
+  if (!read.ok)
+    return { format: 'tokens', colors: [], problems: [{ code: read.problem }], total: 0 }
+  const { all, isOld } = read
+  const follow = aliasFollower(all)
   const colors: Candidate[] = []
   const problems: ReadProblem[] = []
   let total = 0
   for (const found of all) {
     if (found.token.extensions && NO_SLOT in found.token.extensions) continue
-    const end = follow(found, byPath)
+    const end = follow(found)
     const where = keyOf(found.token.path)
     if (typeof end === 'string') {
       problems.push({ code: end, where })
@@ -157,7 +187,8 @@ export function readTokens(text: string): ReadPalette {
     const color = tokenColor(value)
     if (type !== undefined && type !== 'color') continue
     // Without a type only what cannot be anything else counts as a colour.
-    if (!color || (type === undefined && value.form !== 'object')) {
+    const isSure = type !== undefined || value.form === 'object' || value.form === 'other' || isOld
+    if (!color || !isSure) {
       if (type === 'color') {
         problems.push({ code: value.form === 'other' ? 'wrong-type' : 'not-a-color', where })
       }

@@ -5,7 +5,7 @@ export { paletteFaults, type PaletteFault } from './faults'
 export { harmonies, harmonyPalette, type HarmonyId } from './harmony'
 export { colorNamer, nameJudge, type NameList } from './names'
 export { isInOrder, orderByLuminance, type HeldColor } from './order'
-export { readList } from './read-list'
+export { isExportedList, readList } from './read-list'
 export {
   findReadyMade,
   hueFamilies,
