@@ -1,6 +1,6 @@
 /** Arrows go one way: app → server → core, app → ui → core, workers → core. */
 const rooms =
-  'color|palette|theme|site|elements|generate|edit|resolve|render|uses|sweep|check|formats|payloads'
+  'color|css|palette|theme|site|elements|generate|edit|resolve|render|uses|sweep|check|formats|payloads'
 
 module.exports = {
   forbidden: [
@@ -22,14 +22,22 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/core', pathNot: '\\.(test|fixture)\\.ts$' },
       to: {
-        path: 'node_modules/(react|react-dom|next|sequelize|pg|sharp)/|^(node:)?(fs|path|crypto)$',
+        path: '(?:^|node_modules/)(react|react-dom|next|sequelize|pg|sharp)(/|$)|^(node:)?(fs|path|crypto)$',
       },
     },
     {
       name: 'only-color-knows-the-colour-library',
       severity: 'error',
       from: { path: '^src', pathNot: '^src/core/color|\\.test\\.ts$' },
-      to: { path: 'node_modules/(@csstools|culori)' },
+      to: {
+        path: '(?:^|node_modules/)(@csstools/css-color-parser|@csstools/css-calc|culori)(/|$)',
+      },
+    },
+    {
+      name: 'only-color-and-css-know-the-css-libraries',
+      severity: 'error',
+      from: { path: '^src', pathNot: '^src/core/(color|css)/|\\.test\\.ts$' },
+      to: { path: '(?:^|node_modules/)(@csstools|css-tree)(/|$)' },
     },
     {
       name: 'ui-never-imports-server',

@@ -1,6 +1,5 @@
 import { fromChannels, writeHex, type Color } from '../color'
-import { isObject } from './read-json'
-import type { Json, JsonObject } from './token-tree'
+import { isObject, type Json, type JsonObject } from './json'
 
 /** Members of a token by the names that older files give them. */
 const MEMBERS: Readonly<Record<string, string>> = {

@@ -1,6 +1,6 @@
 import JSON5 from 'json5'
 import { deepestJson, jsonDepth } from './json-depth'
-import type { Json, JsonObject } from './token-tree'
+import type { Json } from './json'
 
 export type ReadJson =
   | { readonly ok: true; readonly json: Json }
@@ -21,6 +21,3 @@ export function readJson(text: string): ReadJson {
     return { ok: false, problem: 'bad-json' }
   }
 }
-
-export const isObject = (json: Json | undefined): json is JsonObject =>
-  typeof json === 'object' && json !== null && !Array.isArray(json)

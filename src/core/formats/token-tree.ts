@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { isObject } from './read-json'
+import { isObject, type Json, type JsonObject } from './json'
 
 /**
  * Design tokens, Design Tokens Community Group format 2025.10: groups of
@@ -7,9 +7,6 @@ import { isObject } from './read-json'
  * the format is modelled; every other `$…` property is kept as it is, so that a
  * file is written back without loss.
  */
-export type Json = z.infer<ReturnType<typeof z.json>>
-export type JsonObject = { readonly [key: string]: Json }
-
 export type TokenValue =
   | { readonly form: 'alias'; readonly path: readonly string[] }
   /** `$ref`, a JSON pointer into the file (RFC 6901). */

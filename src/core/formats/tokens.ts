@@ -19,14 +19,8 @@ import { roleIds, roleToken } from '../theme'
 import { colorOfParts, fromOldDialect, isOldDialect } from './dialects'
 import { readJson } from './read-json'
 import type { ReadPalette, ReadProblem } from './read-result'
-import {
-  readTokenTree,
-  type Json,
-  type JsonObject,
-  type Token,
-  type TokenGroup,
-  type TokenValue,
-} from './token-tree'
+import type { Json, JsonObject } from './json'
+import { readTokenTree, type Token, type TokenGroup, type TokenValue } from './token-tree'
 
 /** The colour spaces of the format (Color Module 2025.10 §3), each as CSS writes it. */
 const SPACES: Readonly<Record<string, (c: readonly string[], alpha: string) => string>> = {

@@ -1,12 +1,14 @@
-import { TokenType, type CSSToken } from '@csstools/css-tokenizer'
 import { colorOf } from '../color'
 import {
   isAcceptedValue,
   isColoredValue,
   longestChecked,
   readDeclarations,
+  TokenType,
+  type CSSToken,
   type FoundDeclaration,
 } from '../css'
+import { isColorText } from './color-text'
 import type { UsePaints } from './use'
 
 /** A colour, or a reference to a slot, found in CSS text. Offsets count UTF-16 units. */
@@ -56,6 +58,9 @@ function isNamedColor(word: string): boolean {
   if (/^[a-f]{3,4}$|^[a-f]{6}$|^[a-f]{8}$/.test(lower)) return false
   return colorOf(lower) !== undefined
 }
+
+/** 3, 4, 6 or 8 digits; nothing that an escape put behind them. */
+const isHex = (word: string) => /^(?:[\da-f]{3,4}|[\da-f]{6}|[\da-f]{8})$/i.test(word)
 
 /** What stands in a value: a stretch of its source, and whether it is a colour of its own or one made of others. */
 interface Stretch {
@@ -118,7 +123,7 @@ class ValueScan {
     else if (this.passing >= 0) return
     else if (type === TokenType.Comma) this.fallBack()
     else if (type === TokenType.Hash) {
-      if (this.inside().any && colorOf(`#${token[4].value}`)) this.found.push({ start, end })
+      if (this.inside().any && isHex(token[4].value)) this.found.push({ start, end })
     } else if (type === TokenType.Ident) {
       if (this.inside().named && isNamedColor(token[4].value)) this.found.push({ start, end })
     }
@@ -173,9 +178,6 @@ class ValueScan {
 const makesColors = (name: string) =>
   COLOR_FUNCTION.test(name) || /^(?:color-mix|light-dark|contrast-color)$/.test(name)
 
-/** `light-dark()` and `contrast-color()` depend on their surroundings, so no colour can be read out of them here. */
-const DEPENDS = /^(?:light-dark|contrast-color)\(/i
-
 /**
  * Whether browsers take the declaration. Every colour in it is taken for `red`,
  * so that what colours may be written is for one parser alone to say.
@@ -186,10 +188,7 @@ function isTaken(css: string, property: string, [from, to]: Span, scan: ValueSca
   // With a reference in it, a value is taken whatever else it holds (CSS Variables 1 §3).
   if (/(?:^|[^\w-])(?:var|env|attr|if)\(/i.test(value)) return true
   if (value.length > longestChecked) return false
-  const outer = made.filter(({ start, end }) => {
-    const text = css.slice(start, end)
-    return DEPENDS.test(text) || colorOf(text.replace(/\bcurrentcolor\b/gi, 'black'))
-  })
+  const outer = made.filter(({ start, end }) => isColorText(css.slice(start, end)))
   const stretches = [
     ...outer,
     ...found.filter(({ start }) => !outer.some((each) => start >= each.start && start < each.end)),

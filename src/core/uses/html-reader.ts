@@ -28,11 +28,15 @@ const HTML_ATTRIBUTES = new Set(['bgcolor', 'bordercolor', 'color'])
 export function readHtmlColors(html: string): FoundInCss[] {
   const found: FoundInCss[] = []
   const { childNodes } = parseFragment(html, { sourceCodeLocationInfo: true })
+  // Broken markup makes a browser open an element anew; it is written once all the same.
+  const known = new Set<number>()
   // A stack instead of recursion: markup may be nested to any depth.
   const open: Node[] = childNodes.toReversed()
   for (let node = open.pop(); node; node = open.pop()) {
     if (!('attrs' in node)) continue
-    found.push(...readAttributes(html, node))
+    const place = node.sourceCodeLocation?.startOffset
+    if (place !== undefined && !known.has(place)) found.push(...readAttributes(html, node))
+    if (place !== undefined) known.add(place)
     if (node.tagName === 'style') for (const find of readStyleBlock(html, node)) found.push(find)
     const { childNodes: inside } = 'content' in node ? node.content : node
     for (let i = inside.length - 1; i >= 0; i -= 1) open.push(inside[i]!)
