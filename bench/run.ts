@@ -2,6 +2,7 @@ import { benchDrag } from './drag'
 import { benchExtraction } from './extract'
 import { benchGeneration } from './generate'
 import { benchMainThread } from './main-thread'
+import { benchReading } from './reading'
 import { benchShades } from './shades'
 import { benchSheet } from './sheet'
 
@@ -11,6 +12,7 @@ const measurements: Readonly<Record<string, () => void | Promise<void>>> = {
   shades: benchShades,
   generation: benchGeneration,
   sheet: benchSheet,
+  reading: benchReading,
   extraction: benchExtraction,
   'main-thread': benchMainThread,
 }

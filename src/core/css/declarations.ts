@@ -82,7 +82,9 @@ export function readDeclarations(
   const blocks: Block[] = [{ takes: context === 'declarationList' }]
   /** What stands since the last `;` or brace, and the brackets that are open in it. */
   let item: CSSToken[] = []
-  let open: TokenType[] = []
+  const open: TokenType[] = []
+  /** Whether the item is known to be a custom property, which may hold braces. */
+  let isCustom = false
 
   const end = () => {
     const { takes, descriptorOf } = blocks.at(-1)!
@@ -93,10 +95,12 @@ export function readDeclarations(
         visit({ property: nameOf(item), tokens, ...(descriptorOf && { descriptorOf }) })
     }
     item = []
+    isCustom = false
   }
-  /** Whether a `{` belongs to the value: of a custom property, which may hold anything. */
-  const isValue = () =>
-    blocks.at(-1)!.takes && valueStart(item) >= 0 && nameOf(item).startsWith('--')
+  const isValue = () => {
+    isCustom ||= blocks.at(-1)!.takes && valueStart(item) >= 0 && nameOf(item).startsWith('--')
+    return isCustom
+  }
   const enter = () => {
     const [first] = item
     const above = blocks.at(-1)!

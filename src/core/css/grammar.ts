@@ -26,7 +26,7 @@ function remembered(key: string, find: () => boolean): boolean {
 }
 
 function matches(value: string, match: (value: string) => { error: Error | null }): boolean {
-  if (value.length > longestChecked || depthOf(value) > DEEPEST) return false
+  if (depthOf(value) > DEEPEST) return false
   try {
     return match(value).error === null
   } catch {
@@ -49,6 +49,7 @@ const HACK = /\\\d+\s*\/?\s*$/
  * old ones do not, though the tables know them.
  */
 export function isAcceptedValue(property: string, value: string): boolean {
+  if (value.length > longestChecked) return false
   return remembered(`${property}:${value}`, () => {
     if (FOREIGN.test(value) || HACK.test(value)) return false
     if (!lexer.getProperty(property)) return true
@@ -71,6 +72,7 @@ const COLORED = [
 
 /** Whether a custom property’s value is one that a property with colours would take: `1px solid red`, not `red team`. */
 export function isColoredValue(value: string): boolean {
+  if (value.length > longestChecked) return false
   return remembered(`--:${value}`, () =>
     COLORED.some((syntax) => matches(value, (text) => lexer.match(syntax, valueOf(text)))),
   )

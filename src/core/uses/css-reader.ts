@@ -169,11 +169,16 @@ class ValueScan {
     this.makers -= 1
     if (this.passing >= 0 || !this.inside().any) return
     const isEmpty = this.found.length === foundBefore
-    if (isEmpty && COLOR_FUNCTION.test(name) && colorOf(this.css.slice(start, end)))
-      this.found.push({ start, end })
-    else if (!isEmpty && this.makers === 0) this.made.push({ start, end })
+    if (isEmpty && COLOR_FUNCTION.test(name)) {
+      const isShort = end - start <= LONGEST_COLOR
+      if (isShort && colorOf(this.css.slice(start, end))) this.found.push({ start, end })
+    }
+    if (!isEmpty && this.makers === 0) this.made.push({ start, end })
   }
 }
+
+/** A longer stretch holds no colour, and is not looked at again for each function that it is in. */
+const LONGEST_COLOR = 400
 
 const makesColors = (name: string) =>
   COLOR_FUNCTION.test(name) || /^(?:color-mix|light-dark|contrast-color)$/.test(name)

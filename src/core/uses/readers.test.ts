@@ -132,6 +132,29 @@ describe('colours in a stylesheet', () => {
   })
 })
 
+/** Quadratic reading would take minutes here, and recursion would not end well. */
+describe('a stylesheet that is made to be slow or deep is read all the same', () => {
+  const many = 60_000
+  test.each([
+    ['open rules', 'a{'.repeat(many), 0],
+    ['open media rules', '@media x{'.repeat(many), 0],
+    ['closed ones', `${'a{'.repeat(many)}color:red${'}'.repeat(many)}`, 1],
+    ['open colour functions', `a{color:${'rgb('.repeat(many)}`, 0],
+    ['closed ones', `a{color:${'rgb('.repeat(many)}1 2 3${')'.repeat(many)}}`, 1],
+    ['references', `a{color:${'var(--x,'.repeat(many)}red${')'.repeat(many)}}`, 1],
+    ['mixtures', `a{color:${'light-dark('.repeat(many)}red${')'.repeat(many)}}`, 1],
+    ['braces in a custom property', `a{--x${'/**/'.repeat(many)}:${'{}'.repeat(many)}}`, 0],
+    ['brackets', `a{--x:${'['.repeat(many)}#123${']'.repeat(many)}}`, 1],
+    ['colours in one value', `a{background:linear-gradient(${'red,'.repeat(many)}red)}`, many + 1],
+    ['comments', `a{color:${'/**/'.repeat(many)}red${'/**/'.repeat(many)}!important}`, 1],
+    ['exclamation marks', `a{color:red${'!'.repeat(many)}important}`, 1],
+    ['quotes that do not end', `a{content:${'"\\n'.repeat(many)}`, 0],
+    ['references to slots', `a{background:${'var(--slot-x) '.repeat(many)}}`, many],
+  ])('%s', (_, css, count) => {
+    expect(readCssColors(css, 'stylesheet')).toHaveLength(count)
+  })
+})
+
 describe('colours in a snippet', () => {
   test('styles, attributes and style blocks, never words', () => {
     const html = `<p style="color:#1c5a54;margin:0">red #1c5a54</p>

@@ -1,0 +1,95 @@
+import { applyEdit, type AnyEdit } from '@/core/edit'
+import { readPalette } from '@/core/formats'
+import { planSweep } from '@/core/sweep'
+import { readHtmlColors, usesInFrame } from '@/core/uses'
+import { demoSites } from '@demo/sites'
+
+const SIZES = [1, 2, 4, 8]
+const { frame } = demoSites[0]!
+
+const filled = (piece: string, megabytes: number) =>
+  piece.repeat(Math.ceil((megabytes * 1e6) / piece.length))
+
+const sheet = `.card .price { color: #1c5a54; border: 1px solid rgb(28 90 84); }
+  .card { .title { background: linear-gradient(90deg, teal, #dce5e0 100%) } }\n`
+
+const withCss = (customCss: string) => ({ ...frame, customCss })
+
+/** What is read by its length; each is timed at 1, 2, 4 and 8 MB. */
+const readings: ReadonlyArray<readonly [string, (megabytes: number) => () => void]> = [
+  [
+    'custom CSS → uses, lines of their own',
+    (size) => {
+      const css = withCss(filled(sheet, size))
+      return () => usesInFrame(css)
+    },
+  ],
+  [
+    'custom CSS → uses, all in one line',
+    (size) => {
+      const css = withCss(filled(sheet.replaceAll('\n', ' '), size))
+      return () => usesInFrame(css)
+    },
+  ],
+  [
+    'snippet → colours',
+    (size) => {
+      const html = filled(
+        '<p style="color:&#35;1c5a54;margin:0">x</p><svg fill=teal></svg>\r\n',
+        size,
+      )
+      return () => readHtmlColors(html)
+    },
+  ],
+  [
+    'pasted custom properties',
+    (size) => {
+      let n = 0
+      const css = filled('--N: var(--M); ', size / 2).replace(
+        /[NM]/g,
+        (at) => `a${at === 'N' ? n++ : n}`,
+      )
+      return () => readPalette(`:root { ${css} --a${n}: #123 }`)
+    },
+  ],
+  [
+    'sweep: planned and carried out in one text',
+    (size) => {
+      // At most 100,000 changes go into one sweep: the text between them grows.
+      const css = withCss(filled(`.a { color: #1c5a54; margin: 0 }${' '.repeat(90)}\n`, size))
+      return () => {
+        const request = {
+          pairs: [{ from: { value: '#1c5a54', within: 0 }, to: { value: '#334455' } }],
+          scope: 'site' as const,
+        }
+        const hits = planSweep(css.palette, usesInFrame(css), request)
+        const changes = hits.map(({ change }) => change)
+        applyEdit({ frame: css, pages: {} }, { type: 'sweep', told: '', changes } as AnyEdit)
+      }
+    },
+  ],
+]
+
+function timed(work: () => void): number {
+  const start = performance.now()
+  work()
+  return performance.now() - start
+}
+
+/** Time by length: twice the text takes about twice the time. */
+export function benchReading(): void {
+  console.log('\nReading texts, ms (and how much more than half of it takes)')
+  console.log(`${''.padEnd(44)}${SIZES.map((size) => `${size} MB`.padStart(16)).join('')}`)
+  for (const [told, prepare] of readings) {
+    prepare(0.2)()
+    const times = SIZES.map((size) => {
+      const work = prepare(size)
+      return Math.min(timed(work), timed(work))
+    })
+    const cells = times.map((time, i) => {
+      const more = i ? ` ×${(time / times[i - 1]!).toFixed(1)}` : ''
+      return `${time.toFixed(0)}${more}`.padStart(16)
+    })
+    console.log(`${told.padEnd(44)}${cells.join('')}`)
+  }
+}
