@@ -9,7 +9,7 @@ import {
   renderSiteCss,
   type Whereabouts,
 } from '@/core/render'
-import type { Asset, SiteDocs } from '@/core/site'
+import { own, type Asset, type SiteDocs } from '@/core/site'
 import type { Actor } from './actor'
 import { readAsset } from './assets'
 import { models } from './database/models'
@@ -32,13 +32,13 @@ function whereabouts(
 ): Whereabouts {
   const up = edition === 'dark' ? '../' : ''
   const file = (id: string) => {
-    const page = docs.pages[id as keyof typeof docs.pages]
+    const page = own(docs.pages, id)
     return page && `${page.path}.html`
   }
   const other = edition === 'dark' ? up : DARK
   return {
     assets,
-    assetUrl: (id) => `${up}assets/${assets[id]?.fileName ?? id}`,
+    assetUrl: (id) => `${up}assets/${own(assets, id)?.fileName ?? id}`,
     fontUrl: (name) => `${up}fonts/${name}`,
     link: (href) => (href.startsWith('page:') ? (file(href.slice(5)) ?? '#') : href),
     ...(docs.frame.edition === 'switch'

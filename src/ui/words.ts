@@ -31,6 +31,10 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'style-gone': 'the element style is no longer there',
   'facet-unknown': 'that colour cannot be set on this kind of element',
   'text-changed': 'the text was changed in the meantime',
+  'css-too-deep':
+    'its blocks or brackets stand in one another more than 100 deep; is one not closed?',
+  'css-reaches-out':
+    'it loads something from elsewhere; leave out @import, and use files of the site (assets/…) or data: pictures alone',
 }
 
 /** What could not be read of a palette file. */

@@ -62,7 +62,7 @@ const SPACES = {
 export type RgbSpaceName = keyof typeof SPACES
 
 export function isRgbSpace(name: string): name is RgbSpaceName {
-  return name in SPACES
+  return Object.hasOwn(SPACES, name)
 }
 
 export function rgbSpaceToSrgb(name: RgbSpaceName, [r, g, b]: Triple): Triple {

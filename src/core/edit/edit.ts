@@ -22,6 +22,8 @@ export type EditProblem =
   | 'style-gone'
   | 'facet-unknown'
   | 'text-changed'
+  | 'css-too-deep'
+  | 'css-reaches-out'
 
 export type DraftDocs = Draft<SiteDocs>
 

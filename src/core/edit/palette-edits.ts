@@ -3,7 +3,7 @@ import { z } from 'zod'
 import {
   colorText,
   mostSlots,
-  nameText,
+  typedName,
   plainText,
   shadeScaleSchema,
   slotId,
@@ -47,7 +47,7 @@ export const setSlot = defineEdit<z.infer<typeof setSlotCommand>>({
 const addSlotCommand = z.strictObject({
   type: z.literal('addSlot'),
   slot: slotId,
-  name: nameText,
+  name: typedName,
   value: colorText.nullable(),
 })
 
@@ -68,7 +68,7 @@ export const addSlot = defineEdit<z.infer<typeof addSlotCommand>>({
 const renameSlotCommand = z.strictObject({
   type: z.literal('renameSlot'),
   slot: slotId,
-  name: nameText,
+  name: typedName,
 })
 
 export const renameSlot = defineEdit<z.infer<typeof renameSlotCommand>>({
@@ -123,7 +123,7 @@ const groupSlotCommand = z.strictObject({
   type: z.literal('groupSlot'),
   slot: slotId,
   /** Null takes the slot out of its group; in one, it stands behind the group's last slot. */
-  group: nameText.nullable(),
+  group: typedName.nullable(),
 })
 
 export const groupSlot = defineEdit<z.infer<typeof groupSlotCommand>>({

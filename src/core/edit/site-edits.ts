@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { deepestCss, staysInside, surveyCss } from '../css'
 import { mostCustomCss, plainText } from '../site'
 import { defineEdit } from './edit'
 
@@ -12,6 +13,9 @@ export const setCustomCss = defineEdit<z.infer<typeof setCustomCssCommand>>({
   schema: setCustomCssCommand,
   pages: () => [],
   apply({ frame }, { css }) {
+    const { addresses, depth } = surveyCss(css)
+    if (depth > deepestCss) return 'css-too-deep'
+    if (!addresses.every(({ address }) => staysInside(address))) return 'css-reaches-out'
     frame.customCss = css
   },
   describe: () => 'Custom CSS changed',

@@ -2,17 +2,25 @@ import { z } from 'zod'
 import {
   candidateSchema,
   colorText,
+  mostCandidates,
   mostSlots,
   mostStudies,
   plainText,
   slotId,
   slotSchema,
   studySchema,
+  typedName,
 } from '../site'
 import { defineEdit } from './edit'
 import { takeValue } from './palette-edits'
 
-const keepStudyCommand = z.strictObject({ type: z.literal('keepStudy'), study: studySchema })
+const typed = { name: typedName.optional(), group: typedName.optional() }
+const typedStudy = studySchema.extend({
+  name: typedName,
+  colors: z.array(candidateSchema.extend(typed)).min(1).max(mostCandidates),
+})
+
+const keepStudyCommand = z.strictObject({ type: z.literal('keepStudy'), study: typedStudy })
 
 /** Keeps a study; one with the same id is replaced. */
 export const keepStudy = defineEdit<z.infer<typeof keepStudyCommand>>({
@@ -45,11 +53,11 @@ const setSlotsCommand = z.strictObject({
   type: z.literal('setSlots'),
   told: plainText(120),
   values: z
-    .array(candidateSchema.extend({ slot: slotId, value: colorText.nullable() }))
+    .array(candidateSchema.extend({ ...typed, slot: slotId, value: colorText.nullable() }))
     .max(mostSlots),
   /** Slots that are new, at the end of the order. */
   add: z
-    .array(slotSchema.omit({ was: true, shades: true }))
+    .array(slotSchema.omit({ was: true, shades: true }).extend({ ...typed, name: typedName }))
     .max(mostSlots)
     .optional(),
 })

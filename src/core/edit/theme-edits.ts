@@ -4,7 +4,7 @@ import {
   editions,
   isBound,
   mostThemes,
-  nameText,
+  typedName,
   plainText,
   themeId,
   themeSchema,
@@ -141,7 +141,7 @@ export const addTheme = defineEdit<z.infer<typeof addThemeCommand>>({
 const renameThemeCommand = z.strictObject({
   type: z.literal('renameTheme'),
   theme: themeId,
-  name: nameText,
+  name: typedName,
 })
 
 export const renameTheme = defineEdit<z.infer<typeof renameThemeCommand>>({

@@ -1,7 +1,11 @@
 import sanitize from 'sanitize-html'
 import { z } from 'zod'
+import { withinSite } from '../css'
 import { defineKind } from './kind'
 import { tag } from './markup'
+
+/** Files of the site are no matter of snippets. */
+const nowhere = () => undefined
 
 /** What a snippet may hold: words, boxes, pictures and style attributes; nothing that runs or loads from elsewhere. */
 function cleanSnippet(html: string): string {
@@ -29,6 +33,15 @@ function cleanSnippet(html: string): string {
     },
     allowedSchemesByTag: { img: ['data'] },
     parseStyleAttributes: false,
+    transformTags: {
+      '*': (tagName, attribs) => {
+        const { style } = attribs
+        return {
+          tagName,
+          attribs: style ? { ...attribs, style: withinSite(style, nowhere) } : attribs,
+        }
+      },
+    },
     parser: { lowerCaseAttributeNames: false },
   })
 }

@@ -1,7 +1,7 @@
 import { colorOf, writeHex } from '../color'
 import { fanOf } from '../palette'
 import { slotProperties } from '../render'
-import { mostCandidates, nameText, slotsInOrder, type Candidate, type Palette } from '../site'
+import { mostCandidates, typedName, slotsInOrder, type Candidate, type Palette } from '../site'
 import type { ReadPalette, ReadProblem } from './read-result'
 
 /** Looked for where a name begins, so that no stretch is gone through twice. */
@@ -84,7 +84,7 @@ export function readCssProperties(text: string): ReadPalette {
     if (!color) continue
     total += 1
     if (colors.length >= mostCandidates) continue
-    const name = nameText.safeParse(nameOf(property))
+    const name = typedName.safeParse(nameOf(property))
     colors.push({ value: writeHex(color), ...(name.success ? { name: name.data } : {}) })
   }
   return { format: 'css', colors, problems, total }

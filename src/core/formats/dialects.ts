@@ -1,4 +1,5 @@
 import { fromChannels, writeHex, type Color } from '../color'
+import { own } from '../site'
 import { isObject, type Json, type JsonObject } from './json'
 
 /** Members of a token by the names that older files give them. */
@@ -31,7 +32,8 @@ export function fromOldDialect(json: Json): Json {
   const isToken = isOldToken(json)
   const members = Object.entries(json).map(([key, value]): [string, Json] => {
     if (isToken && key === 'value') return ['$value', withoutValue(value)]
-    if (isToken && MEMBERS[key] && typeof value === 'string') return [MEMBERS[key], value]
+    const member = isToken && typeof value === 'string' ? own(MEMBERS, key) : undefined
+    if (member) return [member, value]
     return [key, fromOldDialect(value)]
   })
   return Object.fromEntries(members)

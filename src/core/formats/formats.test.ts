@@ -3,7 +3,7 @@ import path from 'node:path'
 import fc from 'fast-check'
 import { colorKey, colorOf, contrast, fromBytes, white, writeHex } from '../color'
 import { anyColor } from '../color/random-color.fixture'
-import { nameText } from '../site'
+import { typedName } from '../site'
 import { ternFrame } from '@demo/tern/frame'
 import { brandSheet, namedColors } from './brand-sheet'
 import { isGpl, readGpl, writeGpl } from './gpl'
@@ -166,8 +166,8 @@ describe('writing', () => {
   test('plain text gives back every colour and name, whatever they are', () => {
     const name = fc
       .string({ minLength: 1, maxLength: 60 })
-      .filter((text) => nameText.safeParse(text).success)
-      .map((text) => nameText.parse(text))
+      .filter((text) => typedName.safeParse(text).success)
+      .map((text) => typedName.parse(text))
     const names = fc.uniqueArray(name, {
       minLength: 1,
       maxLength: 12,

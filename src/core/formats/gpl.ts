@@ -1,5 +1,5 @@
 import { fromBytes, toBytes, writeHex, type Color } from '../color'
-import { mostCandidates, nameText, type Candidate } from '../site'
+import { mostCandidates, typedName, type Candidate } from '../site'
 import type { ReadPalette, ReadProblem } from './read-result'
 
 const ENTRY = /^\s*(\d+)[\s,]+(\d+)[\s,]+(\d+)(?:\s+(.*?))?\s*$/
@@ -28,7 +28,7 @@ export function readGpl(text: string): ReadPalette {
     }
     total += 1
     if (colors.length >= mostCandidates) return
-    const name = nameText.safeParse((label ?? '').slice(0, 60))
+    const name = typedName.safeParse((label ?? '').slice(0, 60))
     const known = name.success && !/^untitled$/i.test(name.data)
     colors.push({ value: writeHex(fromBytes(bytes)), ...(known ? { name: name.data } : {}) })
   })

@@ -1,5 +1,5 @@
 import { isExportedList, readList } from '../palette'
-import { mostCandidates, nameText, type Candidate } from '../site'
+import { mostCandidates, typedName, type Candidate } from '../site'
 import { readCssProperties } from './css-properties'
 import { textsOfJson } from './dialects'
 import { isGpl, readGpl } from './gpl'
@@ -37,7 +37,7 @@ function readJsonPalette(text: string): ReadPalette {
   if (!read.ok) return tokens
   const found = textsOfJson(read.json).flatMap(({ text: value, name }) =>
     readList(value).map((candidate): Candidate => {
-      const known = nameText.safeParse(name?.slice(0, 60))
+      const known = typedName.safeParse(name?.slice(0, 60))
       return known.success ? { ...candidate, name: known.data } : { value: candidate.value }
     }),
   )

@@ -1,5 +1,5 @@
 import { shadeSchema, tidyShade, writeHex } from '../color'
-import { nameText, slotsInOrder, type ColorDecision, type Palette } from '../site'
+import { typedName, slotsInOrder, type ColorDecision, type Palette } from '../site'
 import { roleIds, roleToken, type RoleId } from '../theme'
 import type { ReadProblem } from './read-result'
 import {
@@ -78,7 +78,7 @@ export function readThemes(text: string, palette: Palette): ReadThemes {
         else problems.push({ code: 'not-a-color', where })
       }
     }
-    const name = nameText.safeParse((theme.description ?? theme.name).slice(0, 60))
+    const name = typedName.safeParse((theme.description ?? theme.name).slice(0, 60))
     const missing = roleIds.filter((role) => !roles[role])
     return [{ name: name.success ? name.data : theme.name, roles, missing }]
   })

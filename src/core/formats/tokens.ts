@@ -4,7 +4,8 @@ import {
   isBound,
   mostCandidates,
   mostExtensions,
-  nameText,
+  own,
+  typedName,
   plainText,
   slotsInOrder,
   themesInOrder,
@@ -53,7 +54,7 @@ export function tokenColor(value: TokenValue): Color | undefined {
   if (alpha !== undefined && (alpha < 0 || alpha > 1)) return undefined
   const parts = components.map(String)
   const over = alpha === undefined ? '' : ` / ${alpha}`
-  const write = SPACES[colorSpace]
+  const write = own(SPACES, colorSpace)
   if (write) return colorOf(write(parts, over))
   if (!FUNCTION_SPACES.includes(colorSpace)) return undefined
   return colorOf(`color(${colorSpace} ${parts.join(' ')}${over})`)
@@ -119,9 +120,9 @@ function nameOf(path: readonly string[]): string {
 }
 
 function detailsOf({ path, description, extensions }: Token): Partial<Candidate> {
-  const name = nameText.safeParse(nameOf(path).slice(0, 60))
+  const name = typedName.safeParse(nameOf(path).slice(0, 60))
   const around = path.slice(path[0] === PALETTE ? 1 : 0, -1)
-  const group = nameText.safeParse(around.join(' / ').slice(0, 60))
+  const group = typedName.safeParse(around.join(' / ').slice(0, 60))
   const note = plainText(200).safeParse(description?.slice(0, 200).trim())
   const keep = extensions && JSON.stringify(extensions).length <= mostExtensions
   return {

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { editSchema } from '../edit'
-import { colorDecision, nameText, slotId, themeId } from '../site'
+import { colorDecision, typedName, slotId, themeId } from '../site'
 import { sweepRequest } from '../sweep'
 
 const revision = z.number().int().min(0)
@@ -14,7 +14,7 @@ export const saveRequest = z.strictObject({
     .max(200),
 })
 export const stepRequest = z.strictObject({ base: revision })
-export const checkpointRequest = z.strictObject({ base: revision, name: nameText })
+export const checkpointRequest = z.strictObject({ base: revision, name: typedName })
 export const returnRequest = z.strictObject({ base: revision, checkpoint: z.uuid() })
 export const removeSlotRequest = z.strictObject({ base: revision, slot: slotId, to: colorDecision })
 export const dryRunRequest = z.strictObject({ sweep: sweepRequest })

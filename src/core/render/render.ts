@@ -1,8 +1,10 @@
+import { withinSite } from '../css'
 import { escapeHtml, kindClass, kindOf, sectionFacets, tag, type Surroundings } from '../elements'
 import { liesOver, spotsOnPage, veilOf, type Spot } from '../resolve'
 import {
   bodyOf,
   childrenOf,
+  own,
   type Assets,
   type Body,
   type ElementId,
@@ -117,7 +119,7 @@ function bodyRules(body: Body, where: Whereabouts): CssRule[] {
 
 function styleRules(frame: Frame, where: Whereabouts): CssRule[] {
   const depth = (id: string, seen = 0): number => {
-    const parent = frame.styles[id as keyof typeof frame.styles]?.parent
+    const parent = own(frame.styles, id)?.parent
     return parent && seen < 20 ? depth(parent, seen + 1) : seen
   }
   const children = (id: string) =>
@@ -135,7 +137,7 @@ function styleRules(frame: Frame, where: Whereabouts): CssRule[] {
 /** Whether a style is `ancestor` or inherits from it. */
 function inherits(frame: Frame, id: string, ancestor: string, steps = 0): boolean {
   if (id === ancestor) return true
-  const parent = frame.styles[id as keyof typeof frame.styles]?.parent
+  const parent = own(frame.styles, id)?.parent
   return !!parent && steps < 20 && inherits(frame, parent, ancestor, steps + 1)
 }
 
@@ -159,6 +161,15 @@ function sectionRules(docs: SiteDocs, page: PageId, where: Whereabouts): CssRule
   })
 }
 
+/** Where a file of the site lies, by its name. */
+const placeOf = ({ assets, assetUrl }: Whereabouts) => {
+  const ids = new Map(Object.values(assets).map(({ id, fileName }) => [fileName, id]))
+  return (file: string) => {
+    const id = ids.get(file)
+    return id === undefined ? undefined : assetUrl(id)
+  }
+}
+
 /** The stylesheet of a site in its layers, each by a name, in the order in which they count. */
 export interface SiteCss {
   readonly fonts: string
@@ -178,7 +189,7 @@ export function renderSiteCss(frame: Frame, pages: readonly Page[], where: Where
     themes: themesCss(frame),
     kinds: kindsCss(),
     styles: writeRules([...styleRules(frame, where), ...bodyRules(frame.body, where)]),
-    custom: frame.customCss,
+    custom: withinSite(frame.customCss, placeOf(where)),
   }
 }
 

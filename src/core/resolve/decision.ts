@@ -1,5 +1,5 @@
 import { applyShade, between, colorOf, shadesOf, type Color, type Shade } from '../color'
-import { isBound, isColor, type ColorDecision, type Paint, type Palette } from '../site'
+import { isBound, isColor, own, type ColorDecision, type Paint, type Palette } from '../site'
 
 /** The part of a palette that colours come from. */
 export type Slots = Pick<Palette, 'slots'>
@@ -9,14 +9,14 @@ const nothing: Color = { r: 0, g: 0, b: 0, alpha: 0 }
 
 /** The colour a slot holds, within sRGB; nothing where it is empty or missing. */
 export function slotColor(palette: Slots, id: string): Color {
-  const value = palette.slots[id as keyof typeof palette.slots]?.value
+  const value = own(palette.slots, id)?.value
   const color = value ? colorOf(value) : undefined
   return color ? applyShade(color, undefined) : nothing
 }
 
 /** For many shades of one slot: a function that gives each, within sRGB; nothing where the slot is empty. */
 export function slotShades(palette: Slots, id: string): (shade: Shade | undefined) => Color {
-  const value = palette.slots[id as keyof typeof palette.slots]?.value
+  const value = own(palette.slots, id)?.value
   const color = value ? colorOf(value) : undefined
   return color ? shadesOf(color) : () => nothing
 }
@@ -24,7 +24,7 @@ export function slotShades(palette: Slots, id: string): (shade: Shade | undefine
 /** The colour that a decision comes to, within sRGB. */
 export function decisionColor(palette: Slots, decision: ColorDecision): Color {
   if (isBound(decision)) {
-    const value = palette.slots[decision.slot]?.value
+    const value = own(palette.slots, decision.slot)?.value
     const color = value ? colorOf(value) : undefined
     return color ? applyShade(color, decision.shade) : nothing
   }

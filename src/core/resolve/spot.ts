@@ -1,6 +1,7 @@
 import {
   bodyOf,
   isColor,
+  own,
   sectionsInOrder,
   type DocId,
   type PageId,
@@ -56,7 +57,7 @@ export function parentsOf(spot: Spot, id: string): SiteElement[] {
   const search = (ids: readonly string[], above: SiteElement[]): SiteElement[] | undefined => {
     for (const child of ids) {
       if (child === id) return above
-      const element = body?.elements[child as keyof typeof body.elements]
+      const element = body && own(body.elements, child)
       const found = element?.children && search(element.children, [...above, element])
       if (found) return found
     }

@@ -5,7 +5,13 @@ import { z } from 'zod'
  * (`--slot-brand`, `[data-theme="on-ink"]`), so they keep to lower-case
  * letters, digits and hyphens.
  */
-const idText = z.string().regex(/^[a-z][a-z0-9-]{0,47}$/, 'not an id')
+const idText = z
+  .string()
+  .regex(/^[a-z][a-z0-9-]{0,47}$/, 'not an id')
+  .refine((id) => !isReserved(id), 'not an id')
+
+/** Names that every object answers to (`constructor`): no id, for whatever looks one up would find something. */
+const isReserved = (id: string) => id in Object.prototype
 
 export const slotId = idText.brand<'SlotId'>()
 export const themeId = idText.brand<'ThemeId'>()
@@ -38,7 +44,7 @@ export function idFromName(name: string, taken: Iterable<string>, fallback: stri
     .replace(/-+$/, '')
   const stem = plain || fallback
   const used = new Set(taken)
-  if (!used.has(stem)) return stem
+  if (!used.has(stem) && !isReserved(stem)) return stem
   let number = 2
   while (used.has(`${stem}-${number}`)) number += 1
   return `${stem}-${number}`

@@ -19,9 +19,7 @@ export { type SiteElement } from './element'
 export {
   mostExtensions,
   mostSlots,
-  nameText,
   paletteSchema,
-  plainText,
   slotName,
   slotSchema,
   scaleSteps,
@@ -72,3 +70,5 @@ export {
 } from './study'
 export { bodyOf, canonicalJson, type Asset, type Assets, type SiteDocs } from './docs'
 export { DocumentUnreadable, readFrame, readPage } from './upgrade'
+export { own } from './own'
+export { nameText, plainText, textFault, typedName, type TextFault } from './text'

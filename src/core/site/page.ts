@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { schemaVersion } from './frame'
 import { pageId } from './ids'
-import { nameText } from './palette'
+import { nameText } from './text'
 import { bodySchema } from './section'
 
 export const pageSchema = z.strictObject({

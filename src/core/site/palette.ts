@@ -1,21 +1,7 @@
 import { z } from 'zod'
 import { slotId, type SlotId } from './ids'
 import { colorText } from './paint'
-
-/** Text that every store takes: no NUL, no half of a surrogate pair. */
-export const plainText = (longest: number) =>
-  z
-    .string()
-    .max(longest)
-    .refine(
-      (text) => text.isWellFormed() && !text.includes('\0'),
-      'holds characters that cannot be kept',
-    )
-
-/** A name: one line of 1 to 60 characters. */
-export const nameText = plainText(60)
-  .transform((text) => text.replace(/\s+/g, ' ').trim())
-  .pipe(z.string().min(1))
+import { nameText, plainText } from './text'
 
 /** How a slot fans out: so many tints and shades, `step` points of OKLCH lightness (0…100) apart. */
 export const shadeScaleSchema = z.strictObject({

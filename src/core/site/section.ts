@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { sectionLayouts } from '../elements'
 import { elementSchema, type SiteElement } from './element'
 import { elementId, sectionId, themeId, type ElementId, type SectionId } from './ids'
-import { nameText } from './palette'
+import { nameText } from './text'
 import { facetColors } from './paint'
 
 /** A band of a page. The header may blend: it takes theme and ground of the section under it. */

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { nameText, slotSchema } from './palette'
+import { slotSchema } from './palette'
+import { nameText } from './text'
 import { colorText } from './paint'
 
 /** A colour on its way into a slot, with what else is known of it. */

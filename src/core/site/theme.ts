@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { roleIds } from '../theme'
 import { themeId } from './ids'
-import { nameText } from './palette'
+import { nameText } from './text'
 import { colorDecision } from './paint'
 
 const rolesSchema = z.record(z.enum(roleIds), colorDecision)

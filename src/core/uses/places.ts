@@ -5,6 +5,7 @@ import { decisionColor } from '../resolve'
 import {
   isBound,
   isColor,
+  own,
   themesInOrder,
   type Body,
   type ColorDecision,
@@ -121,7 +122,7 @@ function textUse(
     ...lines.around(find.start, find.text.length),
   }
   if (slot !== undefined) {
-    if (!palette.slots[slot]) return []
+    if (!own(palette.slots, slot)) return []
     const color = decisionColor(palette, { slot })
     return [{ ...shared, decision: { slot }, color }]
   }

@@ -3,6 +3,7 @@ import { kindOf } from '../elements'
 import { facetsOf, traceFacet, type Spot, type Trace } from '../resolve'
 import {
   canonicalJson,
+  own,
   paint,
   sectionsInOrder,
   walkSection,
@@ -86,7 +87,7 @@ export interface Reach {
 }
 
 function tracesOf(frame: Frame, group: Summary['groups'][number]): Trace[] {
-  const theme = frame.themes.byId[group.theme as keyof typeof frame.themes.byId]
+  const theme = own(frame.themes.byId, group.theme)
   if (!theme) return []
   const docs = { frame, pages: {} }
   const section = { id: 'sample', theme: theme.id } as unknown as Section

@@ -2,7 +2,7 @@
 
 import { useRef } from 'react'
 import { slotMeetings } from '@/core/resolve'
-import { nameText, type Slot } from '@/core/site'
+import { typedName, type Slot } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { TextField } from '../kit'
 import { slotPainter, stageStore, unpaintSlot } from '../stage'
@@ -36,7 +36,7 @@ export function SlotEditor({ slot }: { readonly slot: Slot }) {
     rest(value)
   }
   const rename = (typed: string) => {
-    const name = nameText.safeParse(typed)
+    const name = typedName.safeParse(typed)
     if (!name.success) return 'A name has 1 to 60 characters.'
     editor.dispatch({ type: 'renameSlot', slot: slot.id, name: name.data })
     return undefined

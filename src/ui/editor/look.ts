@@ -1,7 +1,7 @@
 import { writeHex } from '@/core/color'
 import { paintCss } from '@/core/render'
 import { decisionColor } from '@/core/resolve'
-import type { ColorDecision, Frame, Paint, Palette } from '@/core/site'
+import { own, type ColorDecision, type Frame, type Paint, type Palette } from '@/core/site'
 
 export function decisionHex(palette: Palette, decision: ColorDecision): string {
   return writeHex(decisionColor(palette, decision))
@@ -17,7 +17,7 @@ export function paintBackground(siteId: string, palette: Palette, paint: Paint):
 
 /** A theme's ground and text as hex, for drawing its name on it. */
 export function themeLook(frame: Frame, themeId: string) {
-  const theme = frame.themes.byId[themeId as keyof typeof frame.themes.byId]
+  const theme = own(frame.themes.byId, themeId)
   if (!theme) return { name: themeId, ground: 'transparent', text: 'inherit', chip: 'transparent' }
   const hex = (decision: ColorDecision) => decisionHex(frame.palette, decision)
   return {

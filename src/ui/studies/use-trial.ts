@@ -1,6 +1,6 @@
 import { toast } from 'sonner'
 import type { Edit } from '@/core/edit'
-import { idFromName, nameText } from '@/core/site'
+import { idFromName, typedName } from '@/core/site'
 import { loadNames, useNames } from '../color'
 import { useEditor, useEditorState, type Trial } from '../editor'
 import { counted, editProblemWords } from '../words'
@@ -31,7 +31,7 @@ export function useTrialDeeds(trial: Trial) {
     }
   }
   const keep = (typed: string) => {
-    const parsed = nameText.safeParse(typed)
+    const parsed = typedName.safeParse(typed)
     if (!parsed.success) return 'A name has 1 to 60 characters.'
     const taken = studies.map(({ id }) => id)
     const id = idFromName(parsed.data, taken, 'study')

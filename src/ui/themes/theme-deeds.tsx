@@ -6,7 +6,7 @@ import type { Edit } from '@/core/edit'
 import {
   freeThemeName,
   idFromName,
-  nameText,
+  typedName,
   themeId,
   themesInOrder,
   type Theme,
@@ -68,7 +68,7 @@ export function ThemeDialogs({ asked, columns, onLeave }: ThemeDialogsProps) {
   const theme = columns.find(({ id }) => id === asked?.theme)
   if (!asked || !theme) return null
   const rename = (typed: string) => {
-    const name = nameText.safeParse(typed)
+    const name = typedName.safeParse(typed)
     if (!name.success) return 'A name has 1 to 60 characters.'
     const problem = editor.dispatch({ type: 'renameTheme', theme: theme.id, name: name.data })
     if (problem) return `Not renamed: ${editProblemWords[problem]}.`

@@ -2,7 +2,7 @@
 
 import { ChevronLeft, ChevronRight, Eraser, Trash2 } from 'lucide-react'
 import { useState } from 'react'
-import { nameText, shadeScaleOf, slotsInOrder, type Slot } from '@/core/site'
+import { typedName, shadeScaleOf, slotsInOrder, type Slot } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Button, IconButton, TextField } from '../kit'
 import { moveSlot } from './move-slot'
@@ -17,7 +17,7 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
   const at = palette.order.indexOf(slot.id)
   const groups = [...new Set(slotsInOrder(palette).flatMap(({ group }) => group ?? []))]
   const setGroup = (typed: string) => {
-    const name = nameText.safeParse(typed)
+    const name = typedName.safeParse(typed)
     if (typed.trim() && !name.success) return 'A group’s name has 1 to 60 characters.'
     editor.dispatch({ type: 'groupSlot', slot: slot.id, group: name.success ? name.data : null })
     return undefined
