@@ -6,10 +6,12 @@ import {
   elementId,
   isBound,
   isColor,
+  decisionsIn,
   paint,
   sectionId,
   states,
   styleId,
+  type ColorDecision,
   type FacetColors,
   type Paint,
   type SiteDocs,
@@ -40,7 +42,9 @@ function problemOf(
   if (!facet) return 'facet-unknown'
   if (!value) return undefined
   if (facet.paints !== 'fill' && !isColor(value)) return 'facet-unknown'
-  if (isBound(value) && !draft.frame.palette.slots[value.slot]) return 'slot-gone'
+  const { slots } = draft.frame.palette
+  const isMissing = (each: ColorDecision) => isBound(each) && !slots[each.slot]
+  if (decisionsIn(value).some(isMissing)) return 'slot-gone'
 }
 
 /** The colours after a setting; undefined when none is left, so that taking away leaves no trace. */

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { textFault, type TextFault } from '../site'
 import { setElementColor, setSectionColor, setStyleColor } from './color-edits'
 import {
   addSlot,
@@ -20,7 +21,7 @@ import { addTheme, orderThemes, renameTheme, setCells, setEdition, setRole } fro
 import type { EditKind } from './edit'
 
 /** Every kind of edit that a person can make in the editor. */
-const editKinds = {
+export const editKinds = {
   setSlot,
   addSlot,
   renameSlot,
@@ -47,7 +48,7 @@ const editKinds = {
 } as const
 
 /** Edits that the server makes itself, from a dry run or a checkpoint. */
-const serverKinds = { sweep, removeSlot, removeTheme, restore } as const
+export const serverKinds = { sweep, removeSlot, removeTheme, restore } as const
 
 type KindsOf<Table> = Table[keyof Table]
 type CommandOf<Kind> = Kind extends EditKind<infer Command> ? Command : never
@@ -56,10 +57,28 @@ export type Edit = CommandOf<KindsOf<typeof editKinds>>
 export type ServerEdit = CommandOf<KindsOf<typeof serverKinds>>
 export type AnyEdit = Edit | ServerEdit
 
+type Option = z.core.$ZodTypeDiscriminable & z.ZodType<Edit>
 const schemas = Object.values(editKinds).map((kind) => kind.schema)
 
 /** What a browser may send. */
-export const editSchema = z.union(schemas as unknown as [z.ZodType<Edit>, z.ZodType<Edit>])
+export const editSchema: z.ZodType<Edit> = z.discriminatedUnion(
+  'type',
+  schemas as unknown as [Option, ...Option[]],
+)
+
+export type CheckedEdit =
+  { readonly ok: true } | ({ readonly ok: false } & Pick<TextFault, 'where' | 'what'>)
+
+/** Whether an edit is well formed and may be stored: what the server will ask, asked before anything is shown. */
+export function checkEdit(edit: unknown): CheckedEdit {
+  const parsed = editSchema.safeParse(edit)
+  if (!parsed.success) {
+    const [issue] = parsed.error.issues
+    return { ok: false, where: issue?.path.join('.') ?? '', what: issue?.message ?? '' }
+  }
+  const fault = textFault(edit)
+  return fault ? { ok: false, ...fault } : { ok: true }
+}
 
 /** The kind that carries out an edit, whichever it is. */
 export function kindOfEdit(edit: AnyEdit): EditKind<AnyEdit> {

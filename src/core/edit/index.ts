@@ -9,7 +9,15 @@ export {
   type DocPatch,
   type EditResult,
 } from './apply'
-export { editSchema, kindOfEdit, type AnyEdit, type Edit, type ServerEdit } from './edits'
+export {
+  checkEdit,
+  editSchema,
+  kindOfEdit,
+  type AnyEdit,
+  type CheckedEdit,
+  type Edit,
+  type ServerEdit,
+} from './edits'
 export { type SweepChange } from './sweep-edit'
 export { readDecision, writeDecision } from './decision-text'
 export { isClash, putsOf, sameValue, valueAt, type Put } from './clash'

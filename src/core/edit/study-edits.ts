@@ -14,7 +14,10 @@ import {
 import { defineEdit } from './edit'
 import { takeValue } from './palette-edits'
 
-const typed = { name: typedName.optional(), group: typedName.optional() }
+const typed = {
+  name: typedName.optional(),
+  group: typedName.optional(),
+}
 const typedStudy = studySchema.extend({
   name: typedName,
   colors: z.array(candidateSchema.extend(typed)).min(1).max(mostCandidates),

@@ -71,6 +71,11 @@ function missingSlot({ frame }: DraftDocs, decisions: readonly ColorDecision[]):
   return decisions.some((each) => isBound(each) && !frame.palette.slots[each.slot])
 }
 
+const decisionsOf = ({ roles, dark = roles }: Theme): ColorDecision[] => [
+  ...Object.values(roles),
+  ...Object.values(dark),
+]
+
 function addTo(
   { frame: { themes } }: DraftDocs,
   theme: Theme,
@@ -110,7 +115,7 @@ export const setCells = defineEdit<z.infer<typeof setCellsCommand>>({
         : before.filter((each) => each !== role)
     }
     for (const theme of add) {
-      if (missingSlot(draft, Object.values(theme.roles))) return 'slot-gone'
+      if (missingSlot(draft, decisionsOf(theme))) return 'slot-gone'
       const problem = addTo(draft, theme, themes.order.length)
       if (problem) return problem
     }
@@ -130,7 +135,7 @@ export const addTheme = defineEdit<z.infer<typeof addThemeCommand>>({
   schema: addThemeCommand,
   pages: () => [],
   apply(draft, { theme, after }) {
-    if (missingSlot(draft, Object.values(theme.roles))) return 'slot-gone'
+    if (missingSlot(draft, decisionsOf(theme))) return 'slot-gone'
     const { order } = draft.frame.themes
     const at = after ? order.indexOf(after) : -1
     return addTo(draft, theme, at < 0 ? order.length : at + 1)

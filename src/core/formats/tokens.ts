@@ -124,7 +124,8 @@ function detailsOf({ path, description, extensions }: Token): Partial<Candidate>
   const around = path.slice(path[0] === PALETTE ? 1 : 0, -1)
   const group = typedName.safeParse(around.join(' / ').slice(0, 60))
   const note = plainText(200).safeParse(description?.slice(0, 200).trim())
-  const keep = extensions && JSON.stringify(extensions).length <= mostExtensions
+  const told = JSON.stringify(extensions ?? {})
+  const keep = extensions && told.length <= mostExtensions && !told.includes('"__proto__"')
   return {
     ...(name.success ? { name: name.data } : {}),
     ...(group.success ? { group: group.data } : {}),

@@ -1,9 +1,11 @@
 import { writeHex, type Shade } from '../color'
-import { paintDecisions, slotShades, type Slots } from '../resolve'
+import { slotShades, type Slots } from '../resolve'
 import {
+  decisionsIn,
   isBound,
   slotsInOrder,
   type Body,
+  type ColorDecision,
   type FacetColors,
   type Frame,
   type Page,
@@ -15,12 +17,11 @@ type ShadesBySlot = Map<SlotId, Map<string, Shade>>
 
 function addFacets(found: ShadesBySlot, colors: FacetColors | undefined): void {
   for (const { rest, hover } of Object.values(colors ?? {})) {
-    for (const paint of [rest, hover])
-      if (paint) paintDecisions(paint).forEach((d) => add(found, d))
+    for (const paint of [rest, hover]) if (paint) decisionsIn(paint).forEach((d) => add(found, d))
   }
 }
 
-function add(found: ShadesBySlot, decision: ReturnType<typeof paintDecisions>[number]): void {
+function add(found: ShadesBySlot, decision: ColorDecision): void {
   if (!isBound(decision) || !decision.shade) return
   const shades = found.get(decision.slot) ?? new Map<string, Shade>()
   shades.set(slotProperty(decision.slot, decision.shade), decision.shade)

@@ -1,5 +1,5 @@
 import { applyShade, between, colorOf, shadesOf, type Color, type Shade } from '../color'
-import { isBound, isColor, own, type ColorDecision, type Paint, type Palette } from '../site'
+import { decisionsIn, isBound, own, type ColorDecision, type Paint, type Palette } from '../site'
 
 /** The part of a palette that colours come from. */
 export type Slots = Pick<Palette, 'slots'>
@@ -40,17 +40,10 @@ const STEPS = 16
  * stops and those between them, for a picture what is under it.
  */
 export function paintColors(palette: Slots, paint: Paint): Color[] {
-  const stops = paintDecisions(paint).map((decision) => decisionColor(palette, decision))
+  const stops = decisionsIn(paint).map((decision) => decisionColor(palette, decision))
   return stops.flatMap((stop, i) => {
     const next = stops[i + 1]
     if (!next) return [stop]
     return Array.from({ length: STEPS }, (_, step) => between(stop, next, step / STEPS))
   })
-}
-
-/** The colour decisions inside a paint. */
-export function paintDecisions(paint: Paint): ColorDecision[] {
-  if (isColor(paint)) return [paint]
-  if ('gradient' in paint) return paint.stops.map((stop) => stop.color)
-  return [paint.under]
 }

@@ -1,11 +1,4 @@
-export {
-  decisionColor,
-  paintColors,
-  paintDecisions,
-  slotColor,
-  slotShades,
-  type Slots,
-} from './decision'
+export { decisionColor, paintColors, slotColor, slotShades, type Slots } from './decision'
 export { groundsUnder, readingOf, type Reading } from './grounds'
 export {
   failingRoles,

@@ -3,6 +3,7 @@ export {
   colorDecision,
   colorText,
   isBound,
+  decisionsIn,
   isColor,
   isLoose,
   paint,

@@ -58,3 +58,10 @@ export function isLoose(value: Paint): value is LooseDecision {
 export function isColor(value: Paint): value is ColorDecision {
   return isBound(value) || isLoose(value)
 }
+
+/** The colour decisions inside a paint. */
+export function decisionsIn(value: Paint): ColorDecision[] {
+  if (isColor(value)) return [value]
+  if ('gradient' in value) return value.stops.map((each) => each.color)
+  return [value.under]
+}

@@ -48,8 +48,9 @@ export function textFault(data: unknown): TextFault | undefined {
     } else if (typeof value === 'object' && value !== null) {
       for (const [key, inside] of Object.entries(value)) {
         const at = where ? `${where}.${key}` : key
-        const what = faultOf(key)
-        if (what) return { where, what }
+        // No record keeps a member of this name.
+        const what = key === '__proto__' ? 'has a name that cannot be kept' : faultOf(key)
+        if (what) return { where: at, what }
         open.push([inside, at])
       }
     }

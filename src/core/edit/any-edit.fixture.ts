@@ -1,0 +1,219 @@
+import fc from 'fast-check'
+import type { z } from 'zod'
+import { kindOf } from '../elements'
+import { textFault, type SiteDocs } from '../site'
+import { editKinds, serverKinds, type AnyEdit } from './edits'
+
+/** Names that every object answers to, and names that are no id; a site must take none of them for something that is there. */
+export const nastyNames = [
+  'constructor',
+  '__proto__',
+  'prototype',
+  'toString',
+  'valueOf',
+  'hasOwnProperty',
+  'isPrototypeOf',
+  'toLocaleString',
+  '__defineGetter__',
+]
+
+interface Pools {
+  /** Texts by the member that they stand in. */
+  readonly texts: Readonly<Record<string, readonly unknown[]>>
+  /** What belongs together: a section or an element with the document that it is in. */
+  readonly places: readonly Place[]
+  /** Lists that are taken whole, in any order, by the kind of edit. */
+  readonly orders: Readonly<Record<string, readonly unknown[]>>
+}
+interface Place {
+  readonly doc: string
+  readonly section?: string
+  readonly element?: string
+}
+
+/** What a person could mean by each member of a command on a site, by the member's name. */
+function poolsOf(type: EditTypeName, { frame, pages }: SiteDocs): Pools {
+  const all = Object.values(pages)
+  const bodies = [frame.body, ...all.map(({ body }) => body)]
+  const slots = frame.palette.order
+  const themes = frame.themes.order
+  const elements = bodies.flatMap(({ elements: own }) => Object.values(own))
+  const doc = ['frame', ...all.map(({ id }) => id)]
+  const colors = ['#1c5a54', 'teal', 'rgb(1 2 3 / 40%)', 'hsl(20 50% 50%)', '#FFF']
+  const texts = {
+    slot: type === 'addSlot' ? ['moss', 'sand', 'brand'] : slots,
+    theme: themes,
+    themes,
+    to: themes,
+    after: themes,
+    doc,
+    section: bodies.flatMap(({ order }) => order),
+    element: elements.map(({ id }) => id),
+    style: Object.keys(frame.styles),
+    facet: elements.flatMap(({ kind }) => kindOf(kind).facets.map(({ key }) => key)),
+    value: colors,
+    name: ['New', 'Soft grey', 'Été', '<b>'],
+    group: ['Brand', 'Greys'],
+    study: [...frame.studies.map(({ id }) => id), 'plum'],
+    css: ['', 'a{color:red}', 'a{color:#1c5a54'],
+    picture: ['shopfront'],
+    path: ['customCss', 'themes', 'byId', 'roles', 'body'],
+    id: ['moss', 'sand', 'on-moss'],
+    before: colors,
+  }
+  const places = [['frame', frame.body] as const, ...all.map(({ id, body }) => [id, body] as const)]
+  return {
+    texts,
+    places: places.flatMap(([own, body]) => [
+      ...body.order.map((section) => ({ doc: own, section })),
+      ...Object.keys(body.elements).map((element) => ({ doc: own, element })),
+    ]),
+    orders: { orderSlots: slots, orderThemes: themes },
+  }
+}
+
+interface Def {
+  readonly type: string
+  readonly [key: string]: unknown
+}
+type Schema = z.ZodType & { readonly _zod: { readonly def: Def } }
+
+/** The least and the most that a number, or the length of a list, may be. */
+function boundsOf({ checks = [] }: Def): { minimum?: number; maximum?: number } {
+  const bounds: { minimum?: number; maximum?: number } = {}
+  for (const { _zod } of checks as ReadonlyArray<{ _zod: { def: CheckDef } }>) {
+    const { check, value, minimum, maximum } = _zod.def
+    if (check === 'greater_than' || check === 'min_length') bounds.minimum = value ?? minimum
+    if (check === 'less_than' || check === 'max_length') bounds.maximum = value ?? maximum
+  }
+  return bounds
+}
+interface CheckDef {
+  readonly check: string
+  readonly value?: number
+  readonly minimum?: number
+  readonly maximum?: number
+}
+
+/** Lists are kept short: what matters of a list shows in a few. */
+const MANY = 4
+
+/** Arbitrary data of the shape of a Zod schema; texts come from pools, by the name of the member that they stand in. */
+function anyOf(schema: Schema, pools: Pools, member: string, depth = 0): fc.Arbitrary<unknown> {
+  const { def } = schema._zod
+  const bag = boundsOf(def)
+  const inner = (key: string, name = member) => anyOf(def[key] as Schema, pools, name, depth + 1)
+  switch (def.type) {
+    case 'object':
+      return anyObject(def, pools, depth)
+    case 'literal':
+      return fc.constantFrom(...(def.values as unknown[]))
+    case 'enum':
+      return fc.constantFrom(...Object.values(def.entries as Record<string, string>))
+    case 'string':
+      return fc.constantFrom(...(pools.texts[member] ?? pools.texts.name!))
+    case 'number':
+      return fc.integer({
+        min: Math.max(-1000, bag.minimum ?? -1000),
+        max: Math.min(1000, bag.maximum ?? 1000),
+      })
+    case 'boolean':
+      return fc.boolean()
+    case 'null':
+      return fc.constant(null)
+    case 'array':
+      return fc.array(inner('element'), {
+        minLength: bag.minimum ?? 0,
+        maxLength: Math.max(bag.minimum ?? 0, Math.min(bag.maximum ?? MANY, MANY)),
+      })
+    case 'nullable':
+      return fc.option(inner('innerType'))
+    case 'optional':
+      return fc.option(inner('innerType'), { nil: undefined })
+    case 'union':
+      return fc.oneof(
+        ...(def.options as Schema[]).map((option) => anyOf(option, pools, member, depth + 1)),
+      )
+    case 'record': {
+      const keys = def.keyType as Schema
+      const { entries } = keys._zod.def as { entries?: Record<string, string> }
+      if (!entries)
+        return fc.dictionary(fc.constantFrom(...nastyNames, 'on-ink'), inner('valueType'), {
+          maxKeys: 2,
+        })
+      const each = inner('valueType')
+      return fc.record(Object.fromEntries(Object.values(entries).map((key) => [key, each])))
+    }
+    case 'tuple':
+      return fc.tuple(
+        ...(def.items as Schema[]).map((item) => anyOf(item, pools, member, depth + 1)),
+      )
+    case 'pipe':
+      return inner('in')
+    case 'lazy':
+      return fc.constantFrom(1, 'x', null)
+    default:
+      throw new Error(`no arbitrary for ${def.type}: add it to any-edit.fixture.ts`)
+  }
+}
+
+function anyObject(def: Def, pools: Pools, depth: number): fc.Arbitrary<unknown> {
+  const shape = Object.entries(def.shape as Record<string, Schema>)
+  const members = shape.map(([key, schema]) => [key, anyOf(schema, pools, key, depth + 1)] as const)
+  const keys = shape.map(([key]) => key)
+  const fitting = pools.places.filter((place) =>
+    Object.keys(place).every((key) => keys.includes(key)),
+  )
+  const place =
+    fitting.length && keys.includes('doc') ? fc.constantFrom(...fitting) : fc.constant({})
+  const [type] =
+    ((def.shape as { type?: Schema }).type?._zod.def.values as string[] | undefined) ?? []
+  const whole = type === undefined ? undefined : pools.orders[type]
+  const order = whole ? fc.shuffledSubarray([...whole], { minLength: whole.length }) : undefined
+  return fc
+    .tuple(fc.record(Object.fromEntries(members)), place, order ?? fc.constant(undefined))
+    .map(([value, own, list]) =>
+      Object.fromEntries(
+        Object.entries({ ...value, ...own, ...(list ? { order: list } : {}) }).filter(
+          ([, each]) => each !== undefined,
+        ),
+      ),
+    )
+}
+
+export const editTable = { ...editKinds, ...serverKinds }
+export type EditTypeName = keyof typeof editTable
+
+/** Edits that carry whole documents or find what they expect at a path are made by the server from the site itself. */
+const madeFromSite: Readonly<Partial<Record<EditTypeName, (docs: SiteDocs) => unknown>>> = {
+  restore: ({ frame, pages }) => ({
+    type: 'restore',
+    checkpoint: 'Before',
+    frame: { ...frame, customCss: '' },
+    pages: Object.values(pages),
+  }),
+}
+
+/** Any edit of one kind that the schema takes, on a site; every kind of the table has one. */
+export function anyEditOf(type: EditTypeName, docs: SiteDocs): fc.Arbitrary<AnyEdit> {
+  const { schema } = editTable[type]
+  const own = madeFromSite[type]?.(docs)
+  const any = own
+    ? fc.constant(own)
+    : anyOf(schema as unknown as Schema, poolsOf(type, docs), 'name')
+  return any.filter(
+    (edit) => schema.safeParse(edit).success && !textFault(edit),
+  ) as fc.Arbitrary<AnyEdit>
+}
+
+/** The same with nasty names wherever a text stands; whatever the schema says of it. */
+export function anyNastyEditOf(type: EditTypeName, docs: SiteDocs): fc.Arbitrary<unknown> {
+  if (madeFromSite[type]) return fc.constant(madeFromSite[type](docs))
+  const { texts } = poolsOf(type, docs)
+  const nasty = Object.entries(texts).map(([key, own]) => [
+    key,
+    [...nastyNames, ...own.slice(0, 3)],
+  ])
+  const pools: Pools = { texts: Object.fromEntries(nasty), places: [], orders: {} }
+  return anyOf(editTable[type].schema as unknown as Schema, pools, 'name')
+}
