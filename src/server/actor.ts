@@ -1,3 +1,4 @@
+import type { Transaction } from 'sequelize'
 import { models, type MemberRole, type SiteRow } from './database/models'
 
 /** Who acts. Every service takes one and checks what they may do. */
@@ -13,13 +14,24 @@ const MAY: Readonly<Record<MemberRole, readonly Deed[]>> = {
   reader: ['read'],
 }
 
-export async function roleIn(actor: Actor, workspaceId: string): Promise<MemberRole | undefined> {
-  const member = await models().Member.findOne({ where: { workspaceId, userId: actor.userId } })
+export async function roleIn(
+  actor: Actor,
+  workspaceId: string,
+  transaction?: Transaction,
+): Promise<MemberRole | undefined> {
+  const where = { workspaceId, userId: actor.userId }
+  const member = await models().Member.findOne({ where, transaction })
   return member?.role
 }
 
-export async function may(actor: Actor, deed: Deed, site: SiteRow): Promise<boolean> {
-  const role = await roleIn(actor, site.workspaceId)
+/** Within a transaction the question goes to its own connection: asking for a second one may wait for ever. */
+export async function may(
+  actor: Actor,
+  deed: Deed,
+  site: SiteRow,
+  transaction?: Transaction,
+): Promise<boolean> {
+  const role = await roleIn(actor, site.workspaceId, transaction)
   return role !== undefined && MAY[role].includes(deed)
 }
 

@@ -1,4 +1,4 @@
-import type { Asset } from '@/core/site'
+import { textFault, type Asset } from '@/core/site'
 import type { Actor } from './actor'
 import { models } from './database/models'
 import { siteFor } from './sites'
@@ -17,6 +17,7 @@ export async function readAsset(
 ): Promise<AssetFile | undefined> {
   const found = await siteFor(actor, 'read', siteId)
   if (!found.ok) return undefined
+  if (textFault(id)) return undefined
   const row = await models().Asset.findOne({ where: { siteId, id } })
   const data = row && (await fileStore().get(row.storageKey))
   return row && data ? { details: row.details, data } : undefined

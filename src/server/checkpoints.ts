@@ -4,8 +4,8 @@ import { done, refused, type CheckpointEntry, type Result, type Saved } from '@/
 import { readFrame, readPage } from '@/core/site'
 import type { Actor } from './actor'
 import { models, type SiteRow } from './database/models'
-import { changeSite, performEdit } from './edits'
-import { loadDocs, siteFor, standing } from './sites'
+import { changeAndTell, changeSite, performEdit } from './edits'
+import { loadDocs, siteFor } from './sites'
 
 /** Keeps the whole state of a site under a name, within a transaction that holds the site. */
 export async function keepCheckpoint(
@@ -60,13 +60,13 @@ export async function listCheckpoints(
   )
 }
 
-export async function returnToCheckpoint(
+export function returnToCheckpoint(
   actor: Actor,
   siteId: string,
   base: number,
   checkpointId: string,
 ): Promise<Result<Saved>> {
-  const result = await changeSite(actor, siteId, base, async (site, transaction) => {
+  return changeAndTell(actor, siteId, base, async (site, transaction) => {
     const row = await models().Checkpoint.findOne({
       where: { siteId, id: checkpointId },
       transaction,
@@ -84,9 +84,6 @@ export async function returnToCheckpoint(
       null,
       transaction,
     )
-    if (!performed.ok) return performed
-    await site.save({ transaction })
-    return done(site.revision)
+    return performed.ok ? done({}) : performed
   })
-  return result.ok ? done({ revision: result.value, ...(await standing(siteId)) }) : result
 }

@@ -4,7 +4,7 @@ import {
   describeEdit,
   kindOfEdit,
   pagesOfPatches,
-  patchDocs,
+  patchedDocs,
   type AnyEdit,
   type DocPatch,
   type Edit,
@@ -14,6 +14,7 @@ import type { SiteDocs } from '@/core/site'
 import type { Actor } from './actor'
 import { models, type EditRow, type SiteRow } from './database/models'
 import { loadDocs, siteFor, standing, storeDocs } from './sites'
+import { inTurn } from './turns'
 
 export interface PendingEdit {
   /** Made by the client, so that an edit sent twice is stored once. */
@@ -21,28 +22,57 @@ export interface PendingEdit {
   readonly edit: Edit
 }
 
-/** Runs a change of one site in one transaction, with the site's row locked; a refusal rolls all back. */
-export async function changeSite<T>(
+/** The revision that a change is made on; a function where only the database tells, `any` where it is made anew on whatever there is. */
+type Base = number | 'any' | ((transaction: Transaction) => Promise<number>)
+
+/**
+ * Runs a change of one site in one transaction, with the site's row locked and
+ * nobody else of this server at it; a refusal rolls all back.
+ */
+export function changeSite<T>(
   actor: Actor,
   siteId: string,
-  base: number,
+  base: Base,
   change: (site: SiteRow, transaction: Transaction) => Promise<Result<T>>,
 ): Promise<Result<T>> {
-  let outcome: Result<T> | undefined
-  const rollback = new Error('refused')
-  try {
-    await models().sequelize.transaction(async (transaction) => {
-      const found = await siteFor(actor, 'edit', siteId, transaction)
-      if (!found.ok) outcome = found
-      else if (found.value.revision !== base) {
-        outcome = refused({ code: 'stale', revision: found.value.revision })
-      } else outcome = await change(found.value, transaction)
-      if (!outcome.ok) throw rollback
-    })
-  } catch (error) {
-    if (error !== rollback) throw error
-  }
-  return outcome!
+  return inTurn(siteId, async () => {
+    let outcome: Result<T> | undefined
+    const rollback = new Error('refused')
+    try {
+      await models().sequelize.transaction(async (transaction) => {
+        const found = await siteFor(actor, 'edit', siteId, transaction, true)
+        const wanted = typeof base === 'function' ? await base(transaction) : base
+        if (!found.ok) outcome = found
+        else if (wanted !== 'any' && found.value.revision !== wanted) {
+          outcome = refused({ code: 'stale', revision: found.value.revision })
+        } else outcome = await change(found.value, transaction)
+        if (!outcome.ok) throw rollback
+      })
+    } catch (error) {
+      if (error !== rollback) throw error
+    }
+    return outcome!
+  })
+}
+
+/**
+ * The same for a change that gives the site a new revision, which it tells: all
+ * that is told is asked before the change is final, so that nothing that fails
+ * after it can make a stored change look like one that was not.
+ */
+export function changeAndTell<Extra extends object>(
+  actor: Actor,
+  siteId: string,
+  base: Base,
+  change: (site: SiteRow, transaction: Transaction) => Promise<Result<Extra>>,
+): Promise<Result<Saved & Extra>> {
+  return changeSite(actor, siteId, base, async (site, transaction) => {
+    const changed = await change(site, transaction)
+    if (!changed.ok) return changed
+    await site.save({ transaction })
+    const { revision } = site
+    return done({ revision, ...(await standing(siteId, transaction)), ...changed.value })
+  })
 }
 
 async function record(
@@ -71,7 +101,9 @@ export async function performEdit(
     { standing: 'abandoned' },
     { where: { siteId: site.id, standing: 'undone' }, transaction },
   )
-  await storeDocs(site, before, result.docs, transaction)
+  if (!(await storeDocs(site, before, result.docs, transaction))) {
+    return refused({ code: 'edit-refused', problem: 'not-whole', clientId: clientId ?? '' })
+  }
   await record(
     site,
     {
@@ -94,64 +126,59 @@ export async function performEdit(
  * Carries out one edit that is made from all pages of a site, where only the
  * server has them all; what makes it may refuse.
  */
-export async function changeByEdit(
+export function changeByEdit(
   actor: Actor,
   siteId: string,
   base: number,
   editFrom: (docs: SiteDocs) => Result<AnyEdit>,
 ): Promise<Result<Saved>> {
-  const result = await changeSite(actor, siteId, base, async (site, transaction) => {
+  return changeAndTell(actor, siteId, base, async (site, transaction) => {
     const edit = editFrom(await loadDocs(site, 'all', transaction))
     if (!edit.ok) return edit
     const performed = await performEdit(actor, site, edit.value, null, transaction)
-    if (!performed.ok) return performed
-    await site.save({ transaction })
-    return done(site.revision)
+    return performed.ok ? done({}) : performed
   })
-  return result.ok ? done(await saved(siteId, result.value)) : result
-}
-
-async function saved(siteId: string, revision: number): Promise<Saved> {
-  return { revision, ...(await standing(siteId)) }
 }
 
 /**
  * Stores edits in their order, all or none. Edits that are stored already (a
  * client that heard no answer sends them again) are passed over.
  */
-export async function saveEdits(
+export function saveEdits(
   actor: Actor,
   siteId: string,
   base: number,
   edits: readonly PendingEdit[],
 ): Promise<Result<Saved>> {
-  const known = await models().Edit.findAll({
-    where: { siteId, clientId: edits.map(({ clientId }) => clientId) },
-    attributes: ['clientId', 'revision'],
-  })
-  const stored = new Set(known.map(({ clientId }) => clientId))
-  const fresh = edits.filter(({ clientId }) => !stored.has(clientId))
-  const since = Math.max(base, ...known.map(({ revision }) => revision))
-  const result = await changeSite(actor, siteId, since, async (site, transaction) => {
-    for (const { clientId, edit } of fresh) {
+  const stored = new Set<string | null>()
+  const since = async (transaction: Transaction) => {
+    const known = await models().Edit.findAll({
+      where: { siteId, clientId: edits.map(({ clientId }) => clientId) },
+      attributes: ['clientId', 'revision'],
+      transaction,
+    })
+    for (const { clientId } of known) stored.add(clientId)
+    return Math.max(base, ...known.map(({ revision }) => revision))
+  }
+  return changeAndTell(actor, siteId, since, async (site, transaction) => {
+    for (const { clientId, edit } of edits) {
+      if (stored.has(clientId)) continue
       const performed = await performEdit(actor, site, edit, clientId, transaction)
       if (!performed.ok) return performed
     }
-    await site.save({ transaction })
-    return done(site.revision)
+    return done({})
   })
-  return result.ok ? done(await saved(siteId, result.value)) : result
 }
 
 /** Takes the last live change back, or brings the last undone one again: as a new edit, so history only grows. */
-async function step(
+function step(
   actor: Actor,
   siteId: string,
   base: number,
   kind: 'undo' | 'redo',
 ): Promise<Result<Saved>> {
   const from = kind === 'undo' ? 'live' : 'undone'
-  const result = await changeSite(actor, siteId, base, async (site, transaction) => {
+  return changeAndTell(actor, siteId, base, async (site, transaction) => {
     const target = await models().Edit.findOne({
       where: { siteId, standing: from },
       order: [['revision', kind === 'undo' ? 'DESC' : 'ASC']],
@@ -160,7 +187,9 @@ async function step(
     if (!target) return refused({ code: kind === 'undo' ? 'nothing-to-undo' : 'nothing-to-redo' })
     const [patches, inverse] =
       kind === 'undo' ? [target.inverse, target.patches] : [target.patches, target.inverse]
-    await applyPatchesTo(site, patches, transaction)
+    if (!(await applyPatchesTo(site, patches, transaction))) {
+      return refused({ code: 'step-unfit', kind, told: target.told })
+    }
     await target.update({ standing: kind === 'undo' ? 'undone' : 'live' }, { transaction })
     await record(
       site,
@@ -177,19 +206,19 @@ async function step(
       },
       transaction,
     )
-    await site.save({ transaction })
-    return done(site.revision)
+    return done({})
   })
-  return result.ok ? done(await saved(siteId, result.value)) : result
 }
 
+/** Whether patches could be applied: those of an older shape of the documents may no longer fit. */
 async function applyPatchesTo(
   site: SiteRow,
   patches: readonly DocPatch[],
   transaction: Transaction,
-): Promise<void> {
+): Promise<boolean> {
   const before = await loadDocs(site, pagesOfPatches(patches), transaction)
-  await storeDocs(site, before, patchDocs(before, patches), transaction)
+  const after = patchedDocs(before, patches)
+  return after !== undefined && storeDocs(site, before, after, transaction)
 }
 
 export const undo = (actor: Actor, siteId: string, base: number) =>

@@ -17,6 +17,7 @@ export async function copyPalette(
   fromId: string,
   toId: string,
 ): Promise<Result<{ readonly study: string }>> {
+  if (fromId === toId) return refused({ code: 'own-site' })
   const [from, to] = [await siteFor(actor, 'read', fromId), await siteFor(actor, 'edit', toId)]
   if (!from.ok) return from
   if (!to.ok) return to
@@ -25,7 +26,7 @@ export async function copyPalette(
       value === null ? [] : [{ name, value, note, group, extensions }],
   )
   if (colors.length === 0) return refused({ code: 'nothing-to-copy' })
-  return changeSite(actor, toId, to.value.revision, async (site, transaction) => {
+  return changeSite(actor, toId, 'any', async (site, transaction) => {
     const taken = readFrame(site.frame).studies.map(({ id }) => id)
     const name = from.value.name.slice(0, 60)
     const id = idFromName(name, taken, 'study')

@@ -1,6 +1,8 @@
+import { randomUUID } from 'node:crypto'
 import { readFile } from 'node:fs/promises'
 import path from 'node:path'
 import { zipSync } from 'fflate'
+import { QueryTypes, type Transaction } from 'sequelize'
 import { done, refused, type Publication, type Result } from '@/core/payloads'
 import {
   fontsOf,
@@ -9,12 +11,12 @@ import {
   renderSiteCss,
   type Whereabouts,
 } from '@/core/render'
-import { own, type Asset, type SiteDocs } from '@/core/site'
+import { own, textFault, type Asset, type SiteDocs } from '@/core/site'
 import type { Actor } from './actor'
-import { readAsset } from './assets'
-import { models } from './database/models'
-import { loadDocs, siteFor } from './sites'
+import { models, type AssetRow, type PublicationRow } from './database/models'
+import { readWhole, siteFor } from './sites'
 import { fileStore } from './storage'
+import { inTurn } from './turns'
 
 type Files = Map<string, Uint8Array | string>
 
@@ -77,13 +79,26 @@ export function renderSite(
   return files
 }
 
-async function gatherFiles(actor: Actor, siteId: string, docs: SiteDocs): Promise<Files> {
-  const rows = await models().Asset.findAll({ where: { siteId } })
-  const assets = Object.fromEntries(rows.map(({ id, details }) => [id, details]))
-  const files: Files = new Map(renderSite(docs, assets))
-  for (const { id, details } of rows) {
-    const data = await readAsset(actor, siteId, id)
-    if (data) files.set(`assets/${details.fileName}`, data.data)
+/** What a publication is made from, all of one moment. */
+interface Source {
+  readonly revision: number
+  readonly docs: SiteDocs
+  readonly assets: ReadonlyArray<Pick<AssetRow, 'id' | 'details' | 'storageKey'>>
+}
+
+const sourceOf = (actor: Actor, siteId: string): Promise<Result<Source>> =>
+  readWhole(actor, 'publish', siteId, async ({ revision }, docs, transaction) => {
+    const assets = await models().Asset.findAll({ where: { siteId }, transaction })
+    return done({ revision, docs, assets })
+  })
+
+async function gatherFiles({ docs, assets }: Source): Promise<Files> {
+  const details = Object.fromEntries(assets.map((asset) => [asset.id, asset.details]))
+  const files: Files = new Map(renderSite(docs, details))
+  const store = fileStore()
+  for (const { details: own, storageKey } of assets) {
+    const data = await store.get(storageKey)
+    if (data) files.set(`assets/${own.fileName}`, data)
   }
   const { heading, body } = docs.frame.type
   for (const { file } of fontsOf([heading.family, body.family])) {
@@ -92,36 +107,104 @@ async function gatherFiles(actor: Actor, siteId: string, docs: SiteDocs): Promis
   return files
 }
 
-/**
- * Publishes a site as static files. They are written beside those that are
- * served and take their place in one step, so a visitor never meets a mixture.
- */
-export async function publish(actor: Actor, siteId: string): Promise<Result<Publication>> {
-  const found = await siteFor(actor, 'publish', siteId)
-  if (!found.ok) return found
-  const site = found.value
-  const docs = await loadDocs(site, 'all')
-  const files = await gatherFiles(actor, siteId, docs)
-  const { Publication } = models()
-  const before = await Publication.findByPk(siteId)
-  const storageKey = `published/${siteId}/${site.revision}-${Date.now()}`
+const folderOf = (siteId: string) => `published/${siteId}`
+
+/** Whoever publishes a site, or tidies up after it, does so alone, on however many servers. */
+async function alone(siteId: string, transaction: Transaction, wait = true): Promise<boolean> {
+  const [row] = await models().sequelize.query<{ alone: boolean | '' }>(
+    `select ${wait ? 'pg_advisory_xact_lock' : 'pg_try_advisory_xact_lock'}(hashtext(:key)) as alone`,
+    { replacements: { key: folderOf(siteId) }, type: QueryTypes.SELECT, transaction },
+  )
+  return wait || row?.alone === true
+}
+
+/** Takes away what runs that failed or were killed have left of a site, and what was published before. */
+async function tidy(siteId: string, kept: string | undefined): Promise<void> {
   const store = fileStore()
-  for (const [name, data] of files) await store.put(`${storageKey}/${name}`, data)
-  const createdAt = new Date()
-  await Publication.upsert({
-    siteId,
-    revision: site.revision,
-    storageKey,
-    files: [...files.keys()],
-    createdAt,
+  for (const name of await store.foldersIn(folderOf(siteId))) {
+    const key = `${folderOf(siteId)}/${name}`
+    if (key !== kept) await store.removeAll(key)
+  }
+}
+
+/** Tidies up after every site, where nobody is publishing it just now; done when the application is made ready. */
+export async function tidyPublications(): Promise<void> {
+  for (const siteId of await fileStore().foldersIn('published')) {
+    await models().sequelize.transaction(async (transaction) => {
+      if (!(await alone(siteId, transaction, false))) return
+      const row = await models().Publication.findByPk(siteId, { transaction })
+      await tidy(siteId, row?.storageKey)
+    })
+  }
+}
+
+/** Writes the files of a site into a folder of their own; one that cannot be finished is taken away again. */
+async function writeFiles(folder: string, files: Files): Promise<void> {
+  const store = fileStore()
+  try {
+    for (const [name, data] of files) await store.put(`${folder}/${name}`, data)
+  } catch (error) {
+    await store.removeAll(folder).catch(() => undefined)
+    throw error
+  }
+}
+
+/**
+ * Publishes a site as static files, all of one moment. They are written beside
+ * those that are served and take their place in one step, so a visitor never
+ * meets a mixture, and a run that fails leaves what was published before. One
+ * site at a time on a server: a run holds one connection and asks for another.
+ */
+export function publish(actor: Actor, siteId: string): Promise<Result<Publication>> {
+  return inTurn('publish', async () => {
+    const allowed = await siteFor(actor, 'publish', siteId)
+    if (!allowed.ok) return allowed
+    const { Publication, sequelize } = models()
+    const result = await sequelize.transaction(async (transaction) => {
+      await alone(siteId, transaction)
+      const source = await sourceOf(actor, siteId)
+      if (!source.ok) return source
+      const before = await Publication.findByPk(siteId, { transaction })
+      await tidy(siteId, before?.storageKey)
+      const files = await gatherFiles(source.value)
+      const { revision } = source.value
+      const storageKey = `${folderOf(siteId)}/${revision}-${randomUUID()}`
+      await writeFiles(storageKey, files)
+      const createdAt = new Date()
+      const names = [...files.keys()]
+      await Publication.upsert(
+        { siteId, revision, storageKey, files: names, createdAt },
+        { transaction },
+      )
+      return done({
+        ...publicationEntry({ siteId, revision, files: names, createdAt }),
+        storageKey,
+      })
+    })
+    if (!result.ok) return result
+    const { storageKey, ...publication } = result.value
+    await tidy(siteId, storageKey)
+    return done(publication)
   })
-  if (before) await store.removeAll(before.storageKey)
-  return done({
-    address: `/published/${siteId}/`,
-    revision: site.revision,
-    files: files.size,
+}
+
+/** Where published sites are served: on an origin of their own, where the application has been given one. */
+const publishedOrigin = () => process.env.EASEL_PUBLISHED ?? ''
+
+function publicationEntry({
+  siteId,
+  revision,
+  files,
+  createdAt,
+}: Pick<PublicationRow, 'siteId' | 'revision' | 'files'> & {
+  readonly createdAt: Date
+}): Publication {
+  return {
+    address: `${publishedOrigin()}/published/${siteId}/`,
+    revision,
+    files: files.length,
     at: createdAt.toISOString(),
-  })
+  }
 }
 
 export async function publicationOf(
@@ -131,16 +214,10 @@ export async function publicationOf(
   const found = await siteFor(actor, 'read', siteId)
   if (!found.ok) return found
   const row = await models().Publication.findByPk(siteId)
-  if (!row) return done(null)
-  return done({
-    address: `/published/${siteId}/`,
-    revision: row.revision,
-    files: row.files.length,
-    at: row.createdAt.toISOString(),
-  })
+  return done(row && publicationEntry(row))
 }
 
-/** The published site as one archive. */
+/** The published site as one archive; none where a file of it is gone. */
 export async function publishedZip(actor: Actor, siteId: string): Promise<Result<Uint8Array>> {
   const found = await siteFor(actor, 'read', siteId)
   if (!found.ok) return found
@@ -150,15 +227,20 @@ export async function publishedZip(actor: Actor, siteId: string): Promise<Result
   const entries: Record<string, Uint8Array> = {}
   for (const name of row.files) {
     const data = await store.get(`${row.storageKey}/${name}`)
-    if (data) entries[`${siteId}/${name}`] = new Uint8Array(data)
+    if (!data) return refused({ code: 'publication-gone' })
+    entries[`${siteId}/${name}`] = new Uint8Array(data)
   }
   return done(zipSync(entries, { level: 6 }))
 }
 
 /** One file of a published site, for anybody who asks: published is public. */
 export async function publishedFile(siteId: string, name: string): Promise<Uint8Array | undefined> {
-  const row = await models().Publication.findByPk(siteId)
+  if (textFault([siteId, name])) return undefined
   const wanted = name === '' ? 'index.html' : name
-  if (!row?.files.includes(wanted)) return undefined
-  return fileStore().get(`${row.storageKey}/${wanted}`)
+  const find = async () => {
+    const row = await models().Publication.findByPk(siteId)
+    return row?.files.includes(wanted) ? fileStore().get(`${row.storageKey}/${wanted}`) : undefined
+  }
+  // Between the two questions another publication may have taken this one's place.
+  return (await find()) ?? find()
 }

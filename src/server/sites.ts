@@ -1,5 +1,15 @@
 import { literal, type Transaction } from 'sequelize'
-import { canonicalJson, readFrame, readPage, type PageId, type SiteDocs } from '@/core/site'
+import {
+  canonicalJson,
+  frameSchema,
+  isUnreadable,
+  pageSchema,
+  readFrame,
+  readPage,
+  textFault,
+  type PageId,
+  type SiteDocs,
+} from '@/core/site'
 import { summarize } from '@/core/uses'
 import {
   done,
@@ -8,9 +18,10 @@ import {
   type LoadedSite,
   type PageEntry,
   type Result,
-  type SiteEntry,
+  type ShelfEntry,
 } from '@/core/payloads'
 import { may, type Actor, type Deed } from './actor'
+import { atOneMoment } from './database/connection'
 import { models, type PageRow, type SiteRow } from './database/models'
 
 /** Finds a site for a deed: the row, or why not. Who may not read it learns nothing of it. */
@@ -19,16 +30,18 @@ export async function siteFor(
   deed: Deed,
   siteId: string,
   transaction?: Transaction,
+  lock = false,
 ): Promise<Result<SiteRow>> {
+  if (textFault(siteId)) return refused({ code: 'not-found' })
   const site = await models().Site.findByPk(siteId, {
     transaction,
-    ...(transaction ? { lock: transaction.LOCK.UPDATE } : {}),
+    ...(transaction && lock ? { lock: transaction.LOCK.UPDATE } : {}),
   })
-  if (!site || !(await may(actor, 'read', site))) return refused({ code: 'not-found' })
-  return (await may(actor, deed, site)) ? done(site) : refused({ code: 'forbidden' })
+  if (!site || !(await may(actor, 'read', site, transaction))) return refused({ code: 'not-found' })
+  return (await may(actor, deed, site, transaction)) ? done(site) : refused({ code: 'forbidden' })
 }
 
-async function pageEntries(siteId: string): Promise<PageEntry[]> {
+async function pageEntries(siteId: string, transaction: Transaction): Promise<PageEntry[]> {
   const { Page } = models()
   const rows = await Page.findAll({
     where: { siteId },
@@ -40,62 +53,97 @@ async function pageEntries(siteId: string): Promise<PageEntry[]> {
     ],
     order: ['position'],
     raw: true,
+    transaction,
   })
   return rows as unknown as PageEntry[]
 }
 
-export async function listSites(actor: Actor): Promise<SiteEntry[]> {
-  const { Member, Site } = models()
-  const workspaces = await Member.findAll({ where: { userId: actor.userId } })
-  const rows = await Site.findAll({
-    where: { workspaceId: workspaces.map(({ workspaceId }) => workspaceId) },
-    order: ['position'],
-  })
-  return Promise.all(
-    rows.map(async ({ id, name, frame }) => ({
-      id,
-      name,
-      frame: readFrame(frame),
-      pages: await pageEntries(id),
-    })),
-  )
-}
-
-export async function standing(siteId: string): Promise<{ canUndo: boolean; canRedo: boolean }> {
-  const { Edit } = models()
-  const [live, undone] = await Promise.all([
-    Edit.count({ where: { siteId, standing: 'live' } }),
-    Edit.count({ where: { siteId, standing: 'undone' } }),
-  ])
-  return { canUndo: live > 0, canRedo: undone > 0 }
-}
-
-export async function loadSite(actor: Actor, siteId: string): Promise<Result<LoadedSite>> {
-  const found = await siteFor(actor, 'read', siteId)
-  if (!found.ok) return found
-  const site = found.value
-  const assets = await models().Asset.findAll({ where: { siteId } })
-  return done({
-    id: site.id,
-    name: site.name,
-    frame: readFrame(site.frame),
-    revision: site.revision,
-    pages: await pageEntries(siteId),
-    assets: Object.fromEntries(assets.map(({ id, details }) => [id, details])),
-    ...(await standing(siteId)),
+/** All sites that the actor may see; one that cannot be read is told, and takes no other with it. */
+export function listSites(actor: Actor): Promise<ShelfEntry[]> {
+  return atOneMoment(async (transaction) => {
+    const { Member, Site } = models()
+    const workspaces = await Member.findAll({ where: { userId: actor.userId }, transaction })
+    const rows = await Site.findAll({
+      where: { workspaceId: workspaces.map(({ workspaceId }) => workspaceId) },
+      order: ['position'],
+      transaction,
+    })
+    const entries: ShelfEntry[] = []
+    for (const { id, name, frame } of rows) {
+      try {
+        entries.push({
+          id,
+          name,
+          frame: readFrame(frame),
+          pages: await pageEntries(id, transaction),
+        })
+      } catch (error) {
+        if (!isUnreadable(error)) throw error
+        entries.push({ id, name, unreadable: true })
+      }
+    }
+    return entries
   })
 }
 
-export async function loadPage(
+/** Whether there is something to undo and to redo. */
+export async function standing(
+  siteId: string,
+  transaction: Transaction,
+): Promise<{ canUndo: boolean; canRedo: boolean }> {
+  const any = async (state: 'live' | 'undone') => {
+    const where = { siteId, standing: state }
+    const found = await models().Edit.findOne({ where, attributes: ['revision'], transaction })
+    return found !== null
+  }
+  return { canUndo: await any('live'), canRedo: await any('undone') }
+}
+
+export function loadSite(actor: Actor, siteId: string): Promise<Result<LoadedSite>> {
+  return atOneMoment(async (transaction) => {
+    const found = await siteFor(actor, 'read', siteId, transaction)
+    if (!found.ok) return found
+    const site = found.value
+    const assets = await models().Asset.findAll({ where: { siteId }, transaction })
+    return done({
+      id: site.id,
+      name: site.name,
+      frame: readFrame(site.frame),
+      revision: site.revision,
+      pages: await pageEntries(siteId, transaction),
+      assets: Object.fromEntries(assets.map(({ id, details }) => [id, details])),
+      ...(await standing(siteId, transaction)),
+    })
+  })
+}
+
+export function loadPage(
   actor: Actor,
   siteId: string,
   pageId: string,
 ): Promise<Result<LoadedPage>> {
-  const found = await siteFor(actor, 'read', siteId)
-  if (!found.ok) return found
-  const row = await models().Page.findOne({ where: { siteId, id: pageId } })
-  if (!row) return refused({ code: 'not-found' })
-  return done({ page: readPage(row.document), revision: found.value.revision })
+  return atOneMoment(async (transaction) => {
+    const found = await siteFor(actor, 'read', siteId, transaction)
+    if (!found.ok) return found
+    if (textFault(pageId)) return refused({ code: 'not-found' })
+    const row = await models().Page.findOne({ where: { siteId, id: pageId }, transaction })
+    if (!row) return refused({ code: 'not-found' })
+    return done({ page: readPage(row.document), revision: found.value.revision })
+  })
+}
+
+/** A site with all its documents, as they were at one moment. */
+export function readWhole<T>(
+  actor: Actor,
+  deed: Deed,
+  siteId: string,
+  read: (site: SiteRow, docs: SiteDocs, transaction: Transaction) => Promise<Result<T>> | Result<T>,
+): Promise<Result<T>> {
+  return atOneMoment(async (transaction) => {
+    const found = await siteFor(actor, deed, siteId, transaction)
+    if (!found.ok) return found
+    return read(found.value, await loadDocs(found.value, 'all', transaction), transaction)
+  })
 }
 
 /** The documents of a site: its frame and the pages asked for, or all of them. */
@@ -113,24 +161,34 @@ export async function loadDocs(
   }
 }
 
-/** Stores the documents that differ, each with its summary. */
+/**
+ * Stores the documents that differ, each with its summary. All of them are
+ * checked before the first is stored; false, and nothing is, where one could
+ * not be read again.
+ */
 export async function storeDocs(
   site: SiteRow,
   before: SiteDocs,
   after: SiteDocs,
   transaction: Transaction,
-): Promise<void> {
-  if (before.frame !== after.frame) {
+): Promise<boolean> {
+  const isFrameNew = before.frame !== after.frame
+  const pages = Object.values(after.pages).filter((page) => before.pages[page.id] !== page)
+  const isWhole =
+    (!isFrameNew || frameSchema.safeParse(after.frame).success) &&
+    pages.every((page) => pageSchema.safeParse(page).success)
+  if (!isWhole) return false
+  if (isFrameNew) {
     site.frame = after.frame
     site.summary = summarize(after.frame.body)
   }
-  for (const page of Object.values(after.pages)) {
-    if (before.pages[page.id] === page) continue
+  for (const page of pages) {
     await models().Page.update(
       { document: page, summary: summarize(page.body) },
       { where: { siteId: site.id, id: page.id }, transaction },
     )
   }
+  return true
 }
 
 /** One text for the whole state of a site, to compare states by. */

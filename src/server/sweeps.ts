@@ -15,40 +15,34 @@ import { chosenHits, planSweep, takeInventory, type Hit, type SweepRequest } fro
 import { usesInSite, type PlaceId, type Use } from '@/core/uses'
 import type { Actor } from './actor'
 import { keepCheckpoint } from './checkpoints'
-import { changeByEdit, changeSite, performEdit } from './edits'
-import { loadDocs, siteFor, standing } from './sites'
+import { changeAndTell, changeByEdit, performEdit } from './edits'
+import { loadDocs, readWhole } from './sites'
 
 function allUses({ frame, pages }: SiteDocs): Use[] {
   return usesInSite(frame, Object.values(pages))
 }
 
-export async function inventory(actor: Actor, siteId: string): Promise<Result<Inventory>> {
-  const found = await siteFor(actor, 'read', siteId)
-  if (!found.ok) return found
-  const docs = await loadDocs(found.value, 'all')
-  const uses = allUses(docs)
-  return done({
-    revision: found.value.revision,
-    entries: takeInventory(docs.frame.palette, uses),
-    uses: uses.length,
-    bound: uses.filter(({ decision }) => isBound(decision)).length,
+export function inventory(actor: Actor, siteId: string): Promise<Result<Inventory>> {
+  return readWhole(actor, 'read', siteId, ({ revision }, docs) => {
+    const uses = allUses(docs)
+    return done({
+      revision,
+      entries: takeInventory(docs.frame.palette, uses),
+      uses: uses.length,
+      bound: uses.filter(({ decision }) => isBound(decision)).length,
+    })
   })
 }
 
 /** How many uses a slot has, by place, over the whole site. */
-export async function slotUses(
-  actor: Actor,
-  siteId: string,
-  slot: string,
-): Promise<Result<SlotUses>> {
-  const found = await siteFor(actor, 'read', siteId)
-  if (!found.ok) return found
-  const docs = await loadDocs(found.value, 'all')
-  const places: Partial<Record<PlaceId, number>> = {}
-  for (const { place, decision } of allUses(docs)) {
-    if (isBound(decision) && decision.slot === slot) places[place] = (places[place] ?? 0) + 1
-  }
-  return done({ places })
+export function slotUses(actor: Actor, siteId: string, slot: string): Promise<Result<SlotUses>> {
+  return readWhole(actor, 'read', siteId, (_site, docs) => {
+    const places: Partial<Record<PlaceId, number>> = {}
+    for (const { place, decision } of allUses(docs)) {
+      if (isBound(decision) && decision.slot === slot) places[place] = (places[place] ?? 0) + 1
+    }
+    return done({ places })
+  })
 }
 
 function lineOf(
@@ -73,27 +67,26 @@ function lineOf(
   }
 }
 
-export async function dryRun(
+export function dryRun(
   actor: Actor,
   siteId: string,
   request: SweepRequest,
 ): Promise<Result<DryRun>> {
-  const found = await siteFor(actor, 'read', siteId)
-  if (!found.ok) return found
-  const docs = await loadDocs(found.value, 'all')
-  const uses = allUses(docs)
-  const hits = planSweep(docs.frame.palette, uses, request)
-  const loose = uses.filter(({ decision }) => !isBound(decision)).length
-  const chosen = chosenHits(hits, request.without)
-  const bind = chosen.filter(({ use, becomesBound }) => becomesBound && !isBound(use.decision))
-  const loosen = chosen.filter(({ use, becomesBound }) => !becomesBound && isBound(use.decision))
-  return done({
-    revision: found.value.revision,
-    hits: hits.map((hit) => lineOf(docs, hit)),
-    pages: new Set(chosen.flatMap(({ use }) => (use.doc === 'frame' ? [] : [use.doc]))).size,
-    becomeBound: bind.length,
-    looseBefore: loose,
-    looseAfter: loose - bind.length + loosen.length,
+  return readWhole(actor, 'read', siteId, ({ revision }, docs) => {
+    const uses = allUses(docs)
+    const hits = planSweep(docs.frame.palette, uses, request)
+    const loose = uses.filter(({ decision }) => !isBound(decision)).length
+    const chosen = chosenHits(hits, request.without)
+    const bind = chosen.filter(({ use, becomesBound }) => becomesBound && !isBound(use.decision))
+    const loosen = chosen.filter(({ use, becomesBound }) => !becomesBound && isBound(use.decision))
+    return done({
+      revision,
+      hits: hits.map((hit) => lineOf(docs, hit)),
+      pages: new Set(chosen.flatMap(({ use }) => (use.doc === 'frame' ? [] : [use.doc]))).size,
+      becomeBound: bind.length,
+      looseBefore: loose,
+      looseAfter: loose - bind.length + loosen.length,
+    })
   })
 }
 
@@ -124,13 +117,13 @@ export function removeSlot(
 }
 
 /** Carries a dry run out: a checkpoint first, then all changes as one edit, or nothing at all. */
-export async function applySweep(
+export function applySweep(
   actor: Actor,
   siteId: string,
   base: number,
   request: SweepRequest,
 ): Promise<Result<Saved & { readonly changed: number }>> {
-  const result = await changeSite(actor, siteId, base, async (site, transaction) => {
+  return changeAndTell(actor, siteId, base, async (site, transaction) => {
     const docs = await loadDocs(site, 'all', transaction)
     const hits = chosenHits(planSweep(docs.frame.palette, allUses(docs), request), request.without)
     if (hits.length === 0) return refused({ code: 'nothing-to-sweep' })
@@ -139,9 +132,6 @@ export async function applySweep(
     const changes = hits.map(({ change }) => change)
     const edit = { type: 'sweep', told, changes } as const
     const performed = await performEdit(actor, site, edit, null, transaction)
-    if (!performed.ok) return performed
-    await site.save({ transaction })
-    return done({ revision: site.revision, changed: hits.length })
+    return performed.ok ? done({ changed: hits.length }) : performed
   })
-  return result.ok ? done({ ...result.value, ...(await standing(siteId)) }) : result
 }

@@ -33,6 +33,8 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'text-changed': 'the text was changed in the meantime',
   'css-too-deep':
     'its blocks or brackets stand in one another more than 100 deep; is one not closed?',
+  'not-whole':
+    'it would leave the site in a form that cannot be read again; undo what led here, or go back to a checkpoint',
   'css-reaches-out':
     'it loads something from elsewhere; leave out @import, and use files of the site (assets/…) or data: pictures alone',
 }
@@ -79,6 +81,8 @@ export function problemWords(problem: Problem): string {
       return 'You may look at this site, but not change it.'
     case 'not-found':
       return 'That is not there, or not yours to see.'
+    case 'step-unfit':
+      return `“${problem.told}” can no longer be ${problem.kind === 'undo' ? 'taken back' : 'brought again'}: what it changed has another form now. Go back to a checkpoint instead.`
     case 'nothing-to-undo':
       return 'There is nothing to undo.'
     case 'nothing-to-redo':
@@ -87,6 +91,18 @@ export function problemWords(problem: Problem): string {
       return 'No use is ticked, so nothing was replaced.'
     case 'nothing-to-copy':
       return 'Every slot of this palette is empty, so there is nothing to carry over.'
+    case 'own-site':
+      return 'A palette is carried to another site; this is its own.'
+    case 'publication-gone':
+      return 'What was published is no longer in its folder. Publish again.'
+    case 'storage':
+      return storageWords[problem.why]
+    case 'unreadable':
+      return 'This was stored in a form that this version does not know. Nothing is lost: start the version that it was last changed with, or a newer one.'
+    case 'too-deep':
+      return 'Not stored: it holds lists or objects in one another too deep to be read.'
+    case 'too-slow':
+      return 'It took too long to arrive, so nothing was stored. Try again.'
     case 'not-published':
       return 'This site has not been published yet.'
     case 'too-large':
@@ -97,6 +113,14 @@ export function problemWords(problem: Problem): string {
       return 'Something went wrong on the server; nothing was stored. Try again.'
   }
 }
+
+const storageWords = {
+  full: 'The disk is full, so nothing was written. Make room, then publish again; what was published stays.',
+  'read-only':
+    'The folder for files cannot be written to. Let the application write there, then publish again; what was published stays.',
+  other:
+    'The files could not be written. Look at the disk, then publish again; what was published stays.',
+} as const
 
 export const placeWords: Readonly<Record<PlaceId, string>> = {
   themes: 'Themes',

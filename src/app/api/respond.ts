@@ -1,8 +1,13 @@
 import type { z } from 'zod'
-import { refused, type Problem, type Result } from '@/core/payloads'
+import { deepestJson, jsonDepth } from '@/core/formats'
+import { done, mostSent, refused, type Problem, type Result } from '@/core/payloads'
+import { isUnreadable, textFault } from '@/core/site'
+import { StorageFailed } from '@/server'
 
-/** Largest body that is read: room for a sweep with many unticked lines, and no more. */
-const LARGEST = 1_000_000
+/** Largest body that is read, in bytes: room for a sweep with many unticked lines, and no more. */
+const LARGEST = mostSent
+/** How long a body may take to arrive, in milliseconds. */
+const patience = () => Number(process.env.EASEL_BODY_PATIENCE ?? 15_000)
 
 const STATUS: Readonly<Record<Problem['code'], number>> = {
   'not-found': 404,
@@ -11,11 +16,18 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   'edit-refused': 422,
   'nothing-to-undo': 422,
   'nothing-to-redo': 422,
+  'step-unfit': 422,
   'nothing-to-sweep': 422,
   'nothing-to-copy': 422,
+  'own-site': 422,
   'not-published': 404,
+  'publication-gone': 410,
+  storage: 507,
+  unreadable: 422,
   'not-json': 400,
   'too-large': 413,
+  'too-deep': 400,
+  'too-slow': 408,
   invalid: 400,
   'foreign-origin': 403,
   'database-away': 503,
@@ -28,19 +40,39 @@ function write<T>(result: Result<T>): Response {
 }
 
 /** PostgreSQL's codes for a server that goes away (class 57P0x) or that nobody reaches. */
-const AWAY = /^(?:57P0\d|08\d{3}|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT)$/
+const AWAY = /^(?:57P0\d|08\d{3}|53300|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT)$/
 
-function isDatabaseAway(error: unknown): boolean {
-  const { name = '', parent } = (error ?? {}) as {
+export function isDatabaseAway(error: unknown): boolean {
+  const {
+    name = '',
+    message = '',
+    code = '',
+    parent,
+  } = (error ?? {}) as {
     name?: string
+    message?: string
+    code?: string
     parent?: { code?: string; message?: string }
   }
   return (
     name.startsWith('SequelizeConnection') ||
     name === 'SequelizeHostNotReachableError' ||
-    AWAY.test(parent?.code ?? '') ||
-    /Connection terminated|server closed the connection/i.test(parent?.message ?? '')
+    AWAY.test(parent?.code ?? code) ||
+    GONE.test(parent?.message ?? '') ||
+    GONE.test(message)
   )
+}
+
+/** The database driver’s words for a connection that is no more; these errors have no code. */
+const GONE = /Connection terminated|server closed the connection|not queryable|Client was closed/i
+
+/** What went wrong, as far as it can be told what to do about it. */
+function problemOf(error: unknown): Problem {
+  if (isDatabaseAway(error)) return { code: 'database-away' }
+  if (error instanceof StorageFailed) return { code: 'storage', why: error.why }
+  if (isUnreadable(error)) return { code: 'unreadable' }
+  console.error(error)
+  return { code: 'unexpected' }
 }
 
 /** Runs a service and turns what comes out, or what goes wrong, into a response. */
@@ -48,22 +80,54 @@ export async function respond<T>(work: () => Promise<Result<T>>): Promise<Respon
   try {
     return write(await work())
   } catch (error) {
-    if (isDatabaseAway(error)) return write(refused({ code: 'database-away' }))
-    console.error(error)
-    return write(refused({ code: 'unexpected' }))
+    return write(refused(problemOf(error)))
   }
 }
 
-/** Reads at most `LARGEST` bytes, whatever the header promises. */
-async function readText(request: Request): Promise<string | undefined> {
+/** Reads at most `LARGEST` bytes, whatever the header promises, and waits for them no longer than there is patience. */
+async function readText(request: Request): Promise<Result<string>> {
+  const reader = request.body?.getReader()
+  if (!reader) return done('')
   const chunks: Uint8Array[] = []
   let size = 0
-  for await (const chunk of request.body ?? []) {
-    size += chunk.byteLength
-    if (size > LARGEST) return undefined
-    chunks.push(chunk)
+  let timer: NodeJS.Timeout | undefined
+  const late = new Promise<'late'>((resolve) => {
+    timer = setTimeout(() => resolve('late'), patience())
+  })
+  try {
+    for (;;) {
+      const next = await Promise.race([reader.read(), late])
+      if (next === 'late') return refused({ code: 'too-slow' })
+      if (next.done) return done(Buffer.concat(chunks).toString('utf8'))
+      size += next.value.byteLength
+      if (size > LARGEST) return refused({ code: 'too-large' })
+      chunks.push(next.value)
+    }
+  } finally {
+    clearTimeout(timer)
+    // Whoever sends on is not listened to any longer.
+    void reader.cancel().catch(() => undefined)
   }
-  return Buffer.concat(chunks).toString('utf8')
+}
+
+/** What a body holds, checked: how large, how deep and how slow it is, what stands in its texts, and its shape. */
+async function readBody<Body>(request: Request, schema: z.ZodType<Body>): Promise<Result<Body>> {
+  const text = await readText(request)
+  if (!text.ok) return text
+  if (jsonDepth(text.value) > deepestJson) return refused({ code: 'too-deep' })
+  let json: unknown
+  try {
+    json = JSON.parse(text.value)
+  } catch {
+    return refused({ code: 'not-json' })
+  }
+  const fault = textFault(json)
+  if (fault) return refused({ code: 'invalid', ...fault })
+  const parsed = schema.safeParse(json)
+  if (parsed.success) return done(parsed.data)
+  const [issue] = parsed.error.issues
+  const where = issue?.path.join('.') ?? ''
+  return refused({ code: 'invalid', where, what: issue?.message ?? '' })
 }
 
 /** Answers with a file to keep, or with why there is none. */
@@ -101,19 +165,12 @@ export async function respondTo<Body, T>(
   work: (body: Body) => Promise<Result<T>>,
 ): Promise<Response> {
   if (isForeign(request)) return write(refused({ code: 'foreign-origin' }))
-  const text = await readText(request)
-  if (text === undefined) return write(refused({ code: 'too-large' }))
-  let json: unknown
-  try {
-    json = JSON.parse(text)
-  } catch {
-    return write(refused({ code: 'not-json' }))
-  }
-  const parsed = schema.safeParse(json)
-  if (!parsed.success) {
-    const issue = parsed.error.issues[0]
-    const where = issue?.path.join('.') ?? ''
-    return write(refused({ code: 'invalid', where, what: issue?.message ?? '' }))
-  }
-  return respond(() => work(parsed.data))
+  const response = await respond(async () => {
+    const body = await readBody(request, schema)
+    return body.ok ? work(body.value) : body
+  })
+  // A body that was not read to its end leaves the connection good for nothing more.
+  if (response.status === 408 || response.status === 413)
+    response.headers.set('connection', 'close')
+  return response
 }

@@ -35,6 +35,15 @@ export function patchDocs(docs: SiteDocs, patches: readonly DocPatch[]): SiteDoc
   return applyPatches(docs, patches as Patch[])
 }
 
+/** The same, or undefined where the documents are not those that the patches were made for. */
+export function patchedDocs(docs: SiteDocs, patches: readonly DocPatch[]): SiteDocs | undefined {
+  try {
+    return patchDocs(docs, patches)
+  } catch {
+    return undefined
+  }
+}
+
 /** The pages that patches reach into. */
 export function pagesOfPatches(patches: readonly DocPatch[]): PageId[] {
   const pages = patches.flatMap(({ path }) => (path[0] === 'pages' ? [path[1] as PageId] : []))

@@ -24,6 +24,7 @@ export type EditProblem =
   | 'text-changed'
   | 'css-too-deep'
   | 'css-reaches-out'
+  | 'not-whole'
 
 export type DraftDocs = Draft<SiteDocs>
 

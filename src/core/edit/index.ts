@@ -5,6 +5,7 @@ export {
   describeEdit,
   pagesOfPatches,
   patchDocs,
+  patchedDocs,
   touchesFrame,
   type DocPatch,
   type EditResult,

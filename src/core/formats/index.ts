@@ -2,6 +2,7 @@ export { brandSheet, namedColors, type BrandColor, type BrandSheet } from './bra
 export { writeCssProperties } from './css-properties'
 export { writeGpl, type NamedColor } from './gpl'
 export { writePlainText } from './plain-text'
+export { deepestJson, jsonDepth } from './json-depth'
 export { readPalette } from './read-palette'
 export { readThemes, type ReadTheme, type ReadThemes } from './read-themes'
 export type { PaletteFormat, ReadPalette, ReadProblem, ReadProblemCode } from './read-result'

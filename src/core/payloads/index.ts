@@ -5,6 +5,8 @@ export {
   checkpointRequest,
   copyPaletteRequest,
   dryRunRequest,
+  mostEdits,
+  mostSent,
   removeSlotRequest,
   removeThemeRequest,
   returnRequest,

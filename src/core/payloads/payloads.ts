@@ -17,6 +17,10 @@ export interface SiteEntry {
   readonly pages: readonly PageEntry[]
 }
 
+/** A site on the shelf; one whose stored form cannot be read is told by its name alone. */
+export type ShelfEntry =
+  SiteEntry | { readonly id: string; readonly name: string; readonly unreadable: true }
+
 /** All that the editor needs to start, but for the pages themselves. */
 export interface LoadedSite extends SiteEntry {
   readonly revision: number

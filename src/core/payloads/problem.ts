@@ -8,12 +8,23 @@ export type Problem =
   | { readonly code: 'edit-refused'; readonly problem: EditProblem; readonly clientId: string }
   | { readonly code: 'nothing-to-undo' }
   | { readonly code: 'nothing-to-redo' }
+  /** What a change was made of no longer fits the site, so it is not taken back or brought again. */
+  | { readonly code: 'step-unfit'; readonly kind: 'undo' | 'redo'; readonly told: string }
   | { readonly code: 'nothing-to-sweep' }
   | { readonly code: 'nothing-to-copy' }
+  | { readonly code: 'own-site' }
   | { readonly code: 'not-published' }
+  /** What was published is no longer where it was put. */
+  | { readonly code: 'publication-gone' }
+  /** Files could not be written; `why` says what the folder or the disk is. */
+  | { readonly code: 'storage'; readonly why: 'full' | 'read-only' | 'other' }
+  /** What is stored has a form that this version does not know. */
+  | { readonly code: 'unreadable' }
   /** The request itself was at fault; `where` names the first part that was. */
   | { readonly code: 'not-json' }
   | { readonly code: 'too-large' }
+  | { readonly code: 'too-deep' }
+  | { readonly code: 'too-slow' }
   | { readonly code: 'invalid'; readonly where: string; readonly what: string }
   | { readonly code: 'foreign-origin' }
   /** The database did not answer; nothing was stored. */

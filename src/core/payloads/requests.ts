@@ -3,6 +3,11 @@ import { editSchema } from '../edit'
 import { colorDecision, typedName, slotId, themeId } from '../site'
 import { sweepRequest } from '../sweep'
 
+/** Largest request that the server reads, in bytes of UTF-8. */
+export const mostSent = 1_000_000
+/** Most edits in one request. */
+export const mostEdits = 200
+
 const revision = z.number().int().min(0)
 
 /** The bodies that the interface sends. `base` is the revision it knows. */
@@ -11,7 +16,11 @@ export const saveRequest = z.strictObject({
   edits: z
     .array(z.strictObject({ clientId: z.uuid(), edit: editSchema }))
     .min(1)
-    .max(200),
+    .max(mostEdits)
+    .refine(
+      (edits) => new Set(edits.map(({ clientId }) => clientId)).size === edits.length,
+      'holds one client id twice',
+    ),
 })
 export const stepRequest = z.strictObject({ base: revision })
 export const checkpointRequest = z.strictObject({ base: revision, name: typedName })

@@ -70,6 +70,6 @@ export {
   type Study,
 } from './study'
 export { bodyOf, canonicalJson, type Asset, type Assets, type SiteDocs } from './docs'
-export { DocumentUnreadable, readFrame, readPage } from './upgrade'
+export { DocumentUnreadable, isUnreadable, readFrame, readPage } from './upgrade'
 export { own } from './own'
 export { nameText, plainText, textFault, typedName, type TextFault } from './text'

@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import { frameSchema, schemaVersion, type Frame } from './frame'
 import { pageSchema, type Page } from './page'
 import { usualShadeScale } from './palette'
@@ -45,6 +46,10 @@ const pageSteps: Readonly<Record<number, Step>> = {
 }
 
 export class DocumentUnreadable extends Error {}
+
+/** Whether reading a stored document failed because of what it is. */
+export const isUnreadable = (error: unknown): boolean =>
+  error instanceof DocumentUnreadable || error instanceof z.ZodError
 
 function upgrade(stored: unknown, steps: Readonly<Record<number, Step>>): unknown {
   let doc = stored as Record<string, unknown>

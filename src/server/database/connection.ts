@@ -1,5 +1,5 @@
 import pg from 'pg'
-import { Sequelize } from 'sequelize'
+import { Sequelize, Transaction } from 'sequelize'
 
 /**
  * The database is opened when it is first needed, never while modules load, and
@@ -22,6 +22,22 @@ function open(): Sequelize {
     pool: { max: 8, min: 0, acquire: 6000, idle: 10_000 },
     dialectOptions: { connectionTimeoutMillis: 4000 },
   })
+}
+
+/** Whether the database answers, within some seconds. */
+export async function isReachable(): Promise<boolean> {
+  try {
+    await database().query('select 1')
+    return true
+  } catch {
+    return false
+  }
+}
+
+/** Reads from one moment of the database, on one connection, however many questions are asked. */
+export function atOneMoment<T>(read: (transaction: Transaction) => Promise<T>): Promise<T> {
+  const isolationLevel = Transaction.ISOLATION_LEVELS.REPEATABLE_READ
+  return database().transaction({ isolationLevel }, read)
 }
 
 export async function closeDatabase(): Promise<void> {
