@@ -33,6 +33,8 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'text-changed': 'the text was changed in the meantime',
   'css-too-deep':
     'its blocks or brackets stand in one another more than 100 deep; is one not closed?',
+  malformed: 'it holds text or a value that cannot be kept; look for odd or invisible characters',
+  'too-much': 'it is more than can be stored at once; do it in smaller parts',
   'not-whole':
     'it would leave the site in a form that cannot be read again; undo what led here, or go back to a checkpoint',
   'css-reaches-out':
@@ -113,6 +115,10 @@ export function problemWords(problem: Problem): string {
       return 'Something went wrong on the server; nothing was stored. Try again.'
   }
 }
+
+/** Why a change could not be kept, behind the words of the change. */
+export const lostWords = (problem: Problem): string =>
+  problem.code === 'edit-refused' ? editProblemWords[problem.problem] : problemWords(problem)
 
 const storageWords = {
   full: 'The disk is full, so nothing was written. Make room, then publish again; what was published stays.',

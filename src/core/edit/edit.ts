@@ -25,6 +25,9 @@ export type EditProblem =
   | 'css-too-deep'
   | 'css-reaches-out'
   | 'not-whole'
+  /** It is not what an edit of its kind is made of, or holds what cannot be kept; told before it is carried out. */
+  | 'malformed'
+  | 'too-much'
 
 export type DraftDocs = Draft<SiteDocs>
 

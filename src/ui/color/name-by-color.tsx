@@ -20,7 +20,7 @@ export function NameByColor({ slot }: { readonly slot: Slot }) {
       color,
       others.map((each) => each.name),
     )
-    editor.dispatch({ type: 'renameSlot', slot: slot.id, name: found.slice(0, 60) })
+    editor.carryOut({ type: 'renameSlot', slot: slot.id, name: found.slice(0, 60) })
   }
   return (
     <IconButton label="Name it after its colour" disabled={!color} onClick={() => void name()}>

@@ -2,7 +2,8 @@
 
 import { useRef } from 'react'
 import { slotMeetings } from '@/core/resolve'
-import { typedName, type Slot } from '@/core/site'
+import type { Slot } from '@/core/site'
+import { readName } from '../names'
 import { useEditor, useEditorState } from '../editor'
 import { TextField } from '../kit'
 import { slotPainter, stageStore, unpaintSlot } from '../stage'
@@ -22,7 +23,7 @@ export function SlotEditor({ slot }: { readonly slot: Slot }) {
 
   const keep = (value: string) => {
     paint.current = undefined
-    editor.dispatch({ type: 'setSlot', slot: slot.id, value })
+    editor.carryOut({ type: 'setSlot', slot: slot.id, value })
     const stage = stageStore.getState().stage
     // The stylesheet has the new value only after the next drawing; until then the inline one stays.
     if (stage) requestAnimationFrame(() => unpaintSlot(stage.document, slot.id))
@@ -36,9 +37,9 @@ export function SlotEditor({ slot }: { readonly slot: Slot }) {
     rest(value)
   }
   const rename = (typed: string) => {
-    const name = typedName.safeParse(typed)
-    if (!name.success) return 'A name has 1 to 60 characters.'
-    editor.dispatch({ type: 'renameSlot', slot: slot.id, name: name.data })
+    const read = readName(typed)
+    if (!read.ok) return read.wrong
+    editor.carryOut({ type: 'renameSlot', slot: slot.id, name: read.name })
     return undefined
   }
   return (

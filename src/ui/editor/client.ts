@@ -37,13 +37,16 @@ async function call<T>(path: string, body?: unknown): Promise<Result<T>> {
     if (response.ok) return { ok: true, value: json as T }
     return refused((json as { problem: Problem }).problem)
   } catch {
-    return refused({ code: 'unexpected' })
+    // An answer that is not ours: something before the server speaks for it while it is away.
+    return refused({ code: response.status >= 500 ? 'database-away' : 'unexpected' })
   }
 }
 
 export interface PendingEdit {
   readonly clientId: string
   readonly edit: Edit
+  /** In words, with the names that held before it. */
+  readonly told?: string
 }
 
 /** The one way to the server. */
@@ -53,7 +56,10 @@ export function siteClient(site: string) {
     loadSite: () => call<LoadedSite>(at),
     loadPage: (page: string) => call<LoadedPage>(`${at}/pages/${encodeURIComponent(page)}`),
     save: (base: number, edits: readonly PendingEdit[]) =>
-      call<Saved>(`${at}/edits`, { base, edits }),
+      call<Saved>(`${at}/edits`, {
+        base,
+        edits: edits.map(({ clientId, edit }) => ({ clientId, edit })),
+      }),
     step: (kind: 'undo' | 'redo', base: number) => call<Saved>(`${at}/${kind}`, { base }),
     history: () => call<HistoryEntry[]>(`${at}/edits`),
     checkpoints: () => call<CheckpointEntry[]>(`${at}/checkpoints`),

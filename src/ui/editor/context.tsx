@@ -20,8 +20,16 @@ export function EditorProvider({ site, page, children }: EditorProviderProps) {
   useEffect(() => {
     editor.resume()
     const onFocus = () => void editor.catchUp()
+    // A window that is closed takes what it has not sent with it.
+    const onLeave = (event: BeforeUnloadEvent) => {
+      if (editor.store.getState().pending.length) event.preventDefault()
+    }
     window.addEventListener('focus', onFocus)
-    return () => window.removeEventListener('focus', onFocus)
+    window.addEventListener('beforeunload', onLeave)
+    return () => {
+      window.removeEventListener('focus', onFocus)
+      window.removeEventListener('beforeunload', onLeave)
+    }
   }, [editor])
   return <EditorContext.Provider value={editor}>{children}</EditorContext.Provider>
 }

@@ -15,6 +15,6 @@ export type {
   TrialWay,
 } from './state'
 export { isAfterDark } from './state'
-export { stepAndTell } from './steps'
+export { openAndTell, stepAndTell } from './steps'
 export { sectionKey, type SectionRef } from './section-choice'
 export type { Clash } from './clashes'

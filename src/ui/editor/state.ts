@@ -82,10 +82,10 @@ export interface SheetCells {
 /** `waiting`: changes are kept here and are sent again by themselves. */
 export type SaveState = 'saved' | 'saving' | 'waiting'
 
-/** An edit that could not be kept when the site had changed under it. */
+/** A change that could not be kept, and why. */
 export interface LostEdit {
   readonly told: string
-  readonly problem: EditProblem
+  readonly problem: Problem
 }
 
 export type DeviceWidth = 'desktop' | 'tablet' | 'phone'
@@ -128,9 +128,12 @@ export interface EditorState {
 export interface Editor {
   readonly store: StoreApi<EditorState>
   readonly client: SiteClient
-  /** Carries an edit out at once; it is stored in the background. Returns what is wrong, if anything. */
+  /** Carries an edit out at once; it is stored in the background. Gives what is wrong, which the caller tells. */
   readonly dispatch: (edit: Edit) => EditProblem | undefined
-  readonly openPage: (page: PageId) => Promise<void>
+  /** The same, and tells by itself what could not be done; false then. */
+  readonly carryOut: (edit: Edit) => boolean
+  /** Shows a page; gives why it cannot be shown, which the caller tells. */
+  readonly openPage: (page: PageId) => Promise<Problem | undefined>
   /** Loads pages that edits will touch and that are not at hand. */
   readonly needPages: (pages: readonly PageId[]) => Promise<boolean>
   readonly step: (kind: 'undo' | 'redo') => Promise<Problem | undefined>

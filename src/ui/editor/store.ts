@@ -1,14 +1,17 @@
 import { createStore } from 'zustand/vanilla'
-import { applyEdit, describeEdit, type Edit, type EditProblem } from '@/core/edit'
+import { applyEdit, checkEdit, describeEdit, type Edit, type EditProblem } from '@/core/edit'
 import type { LoadedSite, PageEntry, Problem, Result, Saved } from '@/core/payloads'
 import type { Page, PageId, SiteDocs } from '@/core/site'
 import { summarize } from '@/core/uses'
-import { problemWords } from '../words'
+import { afterRefusal, triesInDoubt } from './after-refusal'
 import { createClashWatch, type Clash, type ClashWatch } from './clashes'
 import { siteClient, type PendingEdit } from './client'
 import type { Editor, EditorState, LostEdit } from './state'
+import { isSendable, nextBatch, unsentStore } from './unsent'
 
 const RETRY = [1000, 2000, 4000, 8000]
+/** Most edits that are sent at once. */
+const MOST = 50
 
 function summaryOf(entry: PageEntry, page: Page | undefined): PageEntry {
   return page ? { ...entry, summary: summarize(page.body) } : entry
@@ -26,14 +29,21 @@ function replay(docs: SiteDocs, pending: readonly PendingEdit[], watch: ClashWat
       clashes.push(...watch.replayed(each.clientId, current))
       current = result.docs
       kept.push(each)
-    } else lost.push({ told: describeEdit(each.edit, current), problem: result.problem })
+    } else lost.push(lostEdit(each, refusal(result.problem)))
   }
   return { docs: current, kept, lost, clashes }
 }
 
+const refusal = (problem: EditProblem): Problem => ({ code: 'edit-refused', problem, clientId: '' })
+const lostEdit = ({ told, edit }: PendingEdit, problem: Problem): LostEdit => ({
+  told: told ?? edit.type,
+  problem,
+})
+const idsOf = (edits: readonly PendingEdit[]) => edits.map(({ clientId }) => clientId)
+
 export function createEditor(site: LoadedSite, firstPage: Page): Editor {
   const client = siteClient(site.id)
-  const keptUnder = `easel.pending.${site.id}`
+  const unsent = unsentStore(site.id)
   const store = createStore<EditorState>(() => ({
     siteId: site.id,
     docs: { frame: site.frame, pages: { [firstPage.id]: firstPage } },
@@ -56,6 +66,10 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
   const watch = createClashWatch()
   let flushing: Promise<void> | undefined
   let failures = 0
+  /** Most edits in the next request: fewer while the one at fault is looked for. */
+  let most: number = MOST
+  /** Whether the documents here hold something that was set aside. */
+  let behind = false
   let retry: ReturnType<typeof setTimeout> | undefined
 
   function setDocs(docs: SiteDocs): void {
@@ -71,12 +85,11 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
 
   function setPending(pending: readonly PendingEdit[]): void {
     setState({ pending })
-    try {
-      if (pending.length) sessionStorage.setItem(keptUnder, JSON.stringify(pending))
-      else sessionStorage.removeItem(keptUnder)
-    } catch {
-      // Without session storage the edits still live in memory.
-    }
+    unsent.keep(pending)
+  }
+
+  function tellLost(lost: readonly LostEdit[]): void {
+    if (lost.length) setState({ lost: [...getState().lost, ...lost] })
   }
 
   function takeSaved(saved: Saved): void {
@@ -84,7 +97,7 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
   }
 
   /** Loads the newest state and applies what is pending on top of it. */
-  async function reload(drop: readonly string[] = []): Promise<boolean> {
+  async function reload(): Promise<boolean> {
     const { pageId, pending, docs: before } = getState()
     const fresh = await client.loadSite()
     if (!fresh.ok) return false
@@ -94,21 +107,20 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     const loaded = await Promise.all(needed.map(({ id }) => client.loadPage(id)))
     const found = loaded.flatMap((each) => (each.ok ? [each.value] : []))
     if (found.length < loaded.length) return false
-    if (found.some((each) => each.revision !== revision)) return reload(drop)
+    if (found.some((each) => each.revision !== revision)) return reload()
     const base: SiteDocs = {
       frame,
       pages: Object.fromEntries(found.map(({ page }) => [page.id, page])),
     }
-    const unsent = getState().pending
-    const wanted = unsent.filter(({ clientId }) => !drop.includes(clientId))
+    const wanted = getState().pending
     const { docs, kept, lost, clashes } = replay(base, wanted, watch)
-    const idsOf = (edits: readonly PendingEdit[]) => edits.map(({ clientId }) => clientId)
-    watch.drop(idsOf(unsent.filter((each) => !kept.includes(each))))
+    watch.drop(idsOf(wanted.filter((each) => !kept.includes(each))))
     const all = [...clashes, ...watch.changedSince(docs, idsOf(kept))]
     setState({ pages, assets, revision, canUndo, canRedo, generation: getState().generation + 1 })
     setDocs(docs)
     setPending(kept)
-    if (lost.length) setState({ lost: [...getState().lost, ...lost] })
+    behind = false
+    tellLost(lost)
     if (all.length) setState({ clashes: [...getState().clashes, ...all] })
     return true
   }
@@ -120,40 +132,48 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     failures += 1
   }
 
+  /** Takes edits back that the server will not have, and tells them; the rest goes on. */
+  function setAside(edits: readonly PendingEdit[], problem: Problem): void {
+    const gone = idsOf(edits)
+    watch.drop(gone)
+    tellLost(edits.map((each) => lostEdit(each, problem)))
+    setPending(getState().pending.filter(({ clientId }) => !gone.includes(clientId)))
+    behind = true
+  }
+
+  /** What follows a refusal; false where there is nothing to do but wait. */
+  async function afterRefused(batch: readonly PendingEdit[], problem: Problem): Promise<boolean> {
+    const next = afterRefusal[problem.code]
+    if (next === 'reload') return reload()
+    if (next === 'wait' || (next === 'doubt' && failures < triesInDoubt)) return false
+    failures = 0
+    if (next === 'set-aside') {
+      const named = problem.code === 'edit-refused' ? problem.clientId : undefined
+      setAside(named ? batch.filter(({ clientId }) => clientId === named) : batch, problem)
+    } else if (batch.length > 1) most = Math.ceil(batch.length / 2)
+    else setAside(batch, problem)
+    return true
+  }
+
   async function sendOnce(): Promise<boolean> {
     const { pending, revision } = getState()
-    const batch = pending.slice(0, 50)
+    const batch = nextBatch(pending, most)
     const sent = await client.save(revision, batch)
-    if (sent.ok) {
-      failures = 0
-      const gone = new Set(batch.map(({ clientId }) => clientId))
-      setPending(getState().pending.filter(({ clientId }) => !gone.has(clientId)))
-      takeSaved(sent.value)
-      return true
-    }
-    const { problem } = sent
-    if (problem.code === 'stale') return reload()
-    if (problem.code === 'edit-refused') {
-      const refusedEdit = batch.find(({ clientId }) => clientId === problem.clientId)
-      const told = refusedEdit ? describeEdit(refusedEdit.edit, getState().docs) : 'A change'
-      setState({ lost: [...getState().lost, { told, problem: problem.problem }] })
-      return reload([problem.clientId])
-    }
-    if (
-      problem.code === 'invalid' ||
-      problem.code === 'forbidden' ||
-      problem.code === 'not-found'
-    ) {
-      console.error(problemWords(problem))
-      return reload(batch.map(({ clientId }) => clientId))
-    }
-    return false
+    if (!sent.ok) return afterRefused(batch, sent.problem)
+    failures = 0
+    most = Math.min(MOST, most * 2)
+    const gone = new Set(idsOf(batch))
+    setPending(getState().pending.filter(({ clientId }) => !gone.has(clientId)))
+    takeSaved(sent.value)
+    return true
   }
 
   async function flushAll(): Promise<void> {
-    while (getState().pending.length) {
+    while (getState().pending.length || behind) {
       setState({ saveState: 'saving' })
-      if (!(await sendOnce())) return waitAndRetry()
+      // What was set aside is still to be seen here until the stored state is loaded anew.
+      const done = behind ? await reload() : await sendOnce()
+      if (!done) return waitAndRetry()
     }
     setState({ saveState: 'saved' })
   }
@@ -165,18 +185,36 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     return flushing
   }
 
-  function dispatch(edit: Edit): EditProblem | undefined {
+  /** Carries an edit out here and sends it; gives what is wrong with it, and then nothing is changed. */
+  function attempt(edit: Edit): Problem | undefined {
     const { docs, pending } = getState()
+    const checked = checkEdit(edit)
+    if (!checked.ok) return { code: 'invalid', where: checked.where, what: checked.what }
+    if (!isSendable(edit)) return { code: 'too-large' }
     const result = applyEdit(docs, edit)
-    if (!result.ok) return result.problem
+    if (!result.ok) return refusal(result.problem)
     if (result.patches.length === 0) return undefined
     const clientId = crypto.randomUUID()
-    watch.remember(clientId, describeEdit(edit, result.docs), docs, result.patches)
+    const told = describeEdit(edit, docs)
+    watch.remember(clientId, told, docs, result.patches)
     setDocs(result.docs)
     setState({ canUndo: true, canRedo: false })
-    setPending([...pending, { clientId, edit }])
+    setPending([...pending, { clientId, edit, told }])
     void flush()
     return undefined
+  }
+
+  function dispatch(edit: Edit): EditProblem | undefined {
+    const problem = attempt(edit)
+    if (!problem) return undefined
+    if (problem.code === 'edit-refused') return problem.problem
+    return problem.code === 'too-large' ? 'too-much' : 'malformed'
+  }
+
+  function carryOut(edit: Edit): boolean {
+    const problem = attempt(edit)
+    if (problem) tellLost([{ told: describeEdit(edit, getState().docs), problem }])
+    return !problem
   }
 
   /** One after the other: each needs the revision that the one before it left. */
@@ -201,19 +239,20 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     return result.ok ? undefined : result.problem
   }
 
-  async function openPage(pageId: PageId): Promise<void> {
+  async function openPage(pageId: PageId): Promise<Problem | undefined> {
     if (!getState().docs.pages[pageId]) {
       const loaded = await client.loadPage(pageId)
-      if (!loaded.ok) return
+      if (!loaded.ok) return loaded.problem
       const { docs, revision } = getState()
       setDocs({ ...docs, pages: { ...docs.pages, [pageId]: loaded.value.page } })
       if (loaded.value.revision !== revision && getState().pending.length === 0) {
         setState({ pageId, selection: undefined })
         await reload()
-        return
+        return undefined
       }
     }
     setState({ pageId, selection: undefined })
+    return undefined
   }
 
   async function needPages(pages: readonly PageId[]): Promise<boolean> {
@@ -236,25 +275,26 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
 
   /** What a reload of the window left unsent is sent now. */
   function resume(): void {
-    if (typeof sessionStorage === 'undefined') return
-    const text = sessionStorage.getItem(keptUnder)
-    if (!text) return
-    try {
-      const unsent = JSON.parse(text) as PendingEdit[]
-      const { docs, kept, lost } = replay(getState().docs, unsent, watch)
-      setDocs(docs)
-      setState({ lost })
-      setPending(kept)
-      void flush()
-    } catch {
-      sessionStorage.removeItem(keptUnder)
+    const left = unsent.read()
+    if (left === 'broken') {
+      unsent.keep([])
+      tellLost([{ told: 'What this window had not sent before', problem: { code: 'unreadable' } }])
+      return
     }
+    if (left.length === 0) return
+    const { docs, kept, lost } = replay(getState().docs, left, watch)
+    setDocs(docs)
+    tellLost(lost)
+    setPending(kept)
+    void flush()
   }
+
   return {
     store,
     resume,
     client,
     dispatch,
+    carryOut,
     openPage,
     needPages,
     step,

@@ -5,6 +5,7 @@ import { toast } from 'sonner'
 import type { CheckpointEntry, HistoryEntry } from '@/core/payloads'
 import { useEditor, useEditorState } from '../editor'
 import { Button, TextField } from '../kit'
+import { readName } from '../names'
 import { problemWords } from '../words'
 
 const clock = (at: string) => new Date(at).toLocaleString()
@@ -37,8 +38,8 @@ export function HistoryView() {
   }, [editor, generation, asked])
 
   const take = (name: string) => {
-    if (!name.trim()) return 'Give the checkpoint a name of 1 to 60 characters.'
-    if (name.length > 60) return 'A name has at most 60 characters.'
+    const read = readName(name)
+    if (!read.ok) return read.wrong
     void editor
       .onServer((base) => editor.client.takeCheckpoint(base, name))
       .then((result) => {

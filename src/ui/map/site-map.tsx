@@ -1,6 +1,6 @@
 'use client'
 
-import { useEditor, useEditorState, useShownDocs } from '../editor'
+import { openAndTell, useEditor, useEditorState, useShownDocs } from '../editor'
 import { BandButton } from './band-button'
 import { bandsOnPage } from './bands'
 import { PageStack } from './page-stack'
@@ -45,7 +45,7 @@ export function SiteMap() {
                 type="button"
                 aria-current={page.id === pageId ? 'page' : undefined}
                 title={page.title}
-                onClick={() => void editor.openPage(page.id)}
+                onClick={() => void openAndTell(editor, page.id)}
                 className="block w-full rounded-sm aria-[current=page]:outline-2 aria-[current=page]:outline-offset-2 aria-[current=page]:outline-ink"
               >
                 <span

@@ -3,7 +3,7 @@
 import { useCallback, useState, type ReactNode } from 'react'
 import { useEditor, useEditorState, type Clash } from '../editor'
 import { Button, Dialog } from '../kit'
-import { editProblemWords } from '../words'
+import { lostWords } from '../words'
 import { shortcuts, useShortcuts } from './keys'
 import { TopBar } from './top-bar'
 
@@ -48,8 +48,8 @@ function ChangedElsewhere() {
     <div role="alert" className="flex items-start gap-4 border-b border-ink bg-raised px-4 py-2">
       <div className="grid flex-1 gap-1">
         {lost.length > 0 && (
-          <TellList title="The site was changed in another window. These changes of yours could not be kept:">
-            {lost.map(({ told, problem }) => `${told}: ${editProblemWords[problem]}`)}
+          <TellList title="These changes of yours could not be kept:">
+            {lost.map(({ told, problem }) => `${told}: ${lostWords(problem)}`)}
           </TellList>
         )}
         {ours.length > 0 && (

@@ -2,7 +2,7 @@
 
 import { useEffect } from 'react'
 import { newSeed, trialOfSeed } from '../studies'
-import { stepAndTell, type DeviceWidth, type Editor } from '../editor'
+import { openAndTell, stepAndTell, type DeviceWidth, type Editor } from '../editor'
 
 /** Every shortcut, as the help lists it. */
 export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
@@ -30,7 +30,7 @@ function isTyping(target: EventTarget | null): boolean {
 function turnPage(editor: Editor, by: number): void {
   const { pages, pageId } = editor.store.getState()
   const next = pages[pages.findIndex(({ id }) => id === pageId) + by]
-  if (next) void editor.openPage(next.id)
+  if (next) void openAndTell(editor, next.id)
 }
 
 function reshuffleAgain(editor: Editor): void {

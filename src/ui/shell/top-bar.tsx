@@ -14,7 +14,14 @@ import {
 } from 'lucide-react'
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
-import { isAfterDark, stepAndTell, useEditor, useEditorState, type DeviceWidth } from '../editor'
+import {
+  isAfterDark,
+  openAndTell,
+  stepAndTell,
+  useEditor,
+  useEditorState,
+  type DeviceWidth,
+} from '../editor'
 import { IconButton, Menu, MenuChoice } from '../kit'
 import { PublishButton } from '../publish'
 import { switchChrome } from './chrome'
@@ -172,7 +179,7 @@ function PageMenu() {
       <MenuChoice
         value={pageId}
         options={pages.map((page) => [page.id, page.title])}
-        onChoose={(id) => void editor.openPage(id)}
+        onChoose={(id) => void openAndTell(editor, id)}
       />
     </Menu>
   )

@@ -75,7 +75,7 @@ export function ThemeChips({ scale }: { readonly scale: number }) {
             onPoint={(next) => previewTheme({ doc, section: section.id }, next)}
             onChoose={(next) => {
               previewTheme({ doc, section: section.id }, undefined)
-              editor.dispatch({
+              editor.carryOut({
                 type: 'setSectionTheme',
                 sections: [{ doc, section: section.id }],
                 theme: next,

@@ -7,6 +7,7 @@ import { failingRoles } from '@/core/resolve'
 import { themesInOrder, type Study } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Button, TextField } from '../kit'
+import { readName } from '../names'
 import { counted, paletteFaultWords } from '../words'
 import { useBasis } from './basis'
 import { filledColors, triedColors } from './shown-colors'
@@ -75,8 +76,9 @@ function StudyName({ study }: { readonly study: Study }) {
       hideLabel
       value={study.name}
       onCommit={(name) => {
-        if (!name.trim() || name.length > 60) return 'A name has 1 to 60 characters.'
-        editor.dispatch({ type: 'keepStudy', study: { ...study, name } })
+        const read = readName(name)
+        if (!read.ok) return read.wrong
+        editor.carryOut({ type: 'keepStudy', study: { ...study, name: read.name } })
         return undefined
       }}
     />

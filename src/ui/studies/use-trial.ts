@@ -1,8 +1,9 @@
 import { toast } from 'sonner'
 import type { Edit } from '@/core/edit'
-import { idFromName, typedName } from '@/core/site'
+import { idFromName } from '@/core/site'
 import { loadNames, useNames } from '../color'
 import { useEditor, useEditorState, type Trial } from '../editor'
+import { readName } from '../names'
 import { counted, editProblemWords } from '../words'
 import { leftOver, newNames, trialEdit, trialValues, wayName } from './trial'
 
@@ -31,12 +32,12 @@ export function useTrialDeeds(trial: Trial) {
     }
   }
   const keep = (typed: string) => {
-    const parsed = typedName.safeParse(typed)
-    if (!parsed.success) return 'A name has 1 to 60 characters.'
+    const read = readName(typed)
+    if (!read.ok) return read.wrong
     const taken = studies.map(({ id }) => id)
-    const id = idFromName(parsed.data, taken, 'study')
-    const study = { id, name: parsed.data, colors: [...trial.colors] }
-    if (run({ type: 'keepStudy', study })) toast(`Study “${parsed.data}” kept.`)
+    const id = idFromName(read.name, taken, 'study')
+    const study = { id, name: read.name, colors: [...trial.colors] }
+    if (run({ type: 'keepStudy', study })) toast(`Study “${read.name}” kept.`)
     return undefined
   }
   const drop = (study: string) => {

@@ -6,7 +6,6 @@ import type { Edit } from '@/core/edit'
 import {
   freeThemeName,
   idFromName,
-  typedName,
   themeId,
   themesInOrder,
   type Theme,
@@ -14,6 +13,7 @@ import {
 } from '@/core/site'
 import { useEditor, type Editor } from '../editor'
 import { Dialog, TextField } from '../kit'
+import { readName } from '../names'
 import { editProblemWords } from '../words'
 import { RemoveTheme } from './remove-theme'
 import type { ThemeDeed } from './theme-head'
@@ -68,9 +68,9 @@ export function ThemeDialogs({ asked, columns, onLeave }: ThemeDialogsProps) {
   const theme = columns.find(({ id }) => id === asked?.theme)
   if (!asked || !theme) return null
   const rename = (typed: string) => {
-    const name = typedName.safeParse(typed)
-    if (!name.success) return 'A name has 1 to 60 characters.'
-    const problem = editor.dispatch({ type: 'renameTheme', theme: theme.id, name: name.data })
+    const read = readName(typed)
+    if (!read.ok) return read.wrong
+    const problem = editor.dispatch({ type: 'renameTheme', theme: theme.id, name: read.name })
     if (problem) return `Not renamed: ${editProblemWords[problem]}.`
     onLeave()
     return undefined

@@ -17,7 +17,7 @@ export function SectionTheme({ spot }: { readonly spot: Spot }) {
         value={section.blend ? undefined : section.theme}
         onPoint={(theme) => previewTheme({ doc, section: section.id }, theme)}
         onChoose={(theme) =>
-          editor.dispatch({
+          editor.carryOut({
             type: 'setSectionTheme',
             sections: [{ doc, section: section.id }],
             theme,
@@ -31,7 +31,7 @@ export function SectionTheme({ spot }: { readonly spot: Spot }) {
             className="size-4 accent-(--strong)"
             checked={section.blend ?? false}
             onChange={(event) =>
-              editor.dispatch({
+              editor.carryOut({
                 type: 'setBlend',
                 section: section.id,
                 blend: event.target.checked,

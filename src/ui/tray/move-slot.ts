@@ -6,7 +6,7 @@ export function moveSlot(editor: Editor, slot: SlotId, to: number): void {
   const { order } = editor.store.getState().docs.frame.palette
   const others = order.filter((id) => id !== slot)
   const at = Math.min(others.length, Math.max(0, to))
-  editor.dispatch({ type: 'orderSlots', order: others.toSpliced(at, 0, slot) })
+  editor.carryOut({ type: 'orderSlots', order: others.toSpliced(at, 0, slot) })
 }
 
 /** Puts a slot before another one, or at the end. */

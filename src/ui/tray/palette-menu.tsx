@@ -54,7 +54,7 @@ export function PaletteMenu() {
         </p>
         <ShadeScaleFields
           scale={palette.shades}
-          onChange={(scale) => editor.dispatch({ type: 'setShades', slot: null, scale })}
+          onChange={(scale) => editor.carryOut({ type: 'setShades', slot: null, scale })}
         />
       </Dialog>
       <CarryDialog open={dialog === 'carry'} onOpenChange={close} />

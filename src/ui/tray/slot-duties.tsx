@@ -2,9 +2,10 @@
 
 import { ChevronLeft, ChevronRight, Eraser, Trash2 } from 'lucide-react'
 import { useState } from 'react'
-import { typedName, shadeScaleOf, slotsInOrder, type Slot } from '@/core/site'
+import { shadeScaleOf, slotsInOrder, type Slot } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Button, IconButton, TextField } from '../kit'
+import { readName } from '../names'
 import { moveSlot } from './move-slot'
 import { RemoveSlot } from './remove-slot'
 import { ShadeScaleFields } from './shade-scale'
@@ -17,9 +18,9 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
   const at = palette.order.indexOf(slot.id)
   const groups = [...new Set(slotsInOrder(palette).flatMap(({ group }) => group ?? []))]
   const setGroup = (typed: string) => {
-    const name = typedName.safeParse(typed)
-    if (typed.trim() && !name.success) return 'A group’s name has 1 to 60 characters.'
-    editor.dispatch({ type: 'groupSlot', slot: slot.id, group: name.success ? name.data : null })
+    const read = readName(typed)
+    if (typed.trim() && !read.ok) return read.wrong
+    editor.carryOut({ type: 'groupSlot', slot: slot.id, group: read.ok ? read.name : null })
     return undefined
   }
   return (
@@ -31,7 +32,7 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
           placeholder="divider lines"
           onCommit={(note) => {
             if (note.length > 200) return 'A note has at most 200 characters.'
-            editor.dispatch({ type: 'noteSlot', slot: slot.id, note })
+            editor.carryOut({ type: 'noteSlot', slot: slot.id, note })
             return undefined
           }}
         />
@@ -48,12 +49,12 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
         </summary>
         <ShadeScaleFields
           scale={shadeScaleOf(palette, slot.id)}
-          onChange={(scale) => editor.dispatch({ type: 'setShades', slot: slot.id, scale })}
+          onChange={(scale) => editor.carryOut({ type: 'setShades', slot: slot.id, scale })}
         />
         {slot.shades && (
           <Button
             look="bare"
-            onClick={() => editor.dispatch({ type: 'setShades', slot: slot.id, scale: null })}
+            onClick={() => editor.carryOut({ type: 'setShades', slot: slot.id, scale: null })}
           >
             As the palette has them
           </Button>
@@ -77,7 +78,7 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
         <IconButton
           label="Empty the slot"
           disabled={slot.value === null}
-          onClick={() => editor.dispatch({ type: 'setSlot', slot: slot.id, value: null })}
+          onClick={() => editor.carryOut({ type: 'setSlot', slot: slot.id, value: null })}
         >
           <Eraser size={15} />
         </IconButton>

@@ -31,7 +31,7 @@ async function addSlot(editor: Editor): Promise<void> {
   const { namer } = await loadNames()
   const name = namer(colorOf(value)!, names).slice(0, 60)
   const slot = slotId.parse(idFromName(name, palette.order, 'slot'))
-  editor.dispatch({ type: 'addSlot', slot, name, value })
+  editor.carryOut({ type: 'addSlot', slot, name, value })
   editor.store.setState({ openSlot: slot })
 }
 
@@ -90,7 +90,7 @@ export function Tray() {
         {!isInOrder(held) && (
           <button
             type="button"
-            onClick={() => editor.dispatch({ type: 'orderSlots', order: orderByLuminance(held) })}
+            onClick={() => editor.carryOut({ type: 'orderSlots', order: orderByLuminance(held) })}
             className="w-11 rounded text-[10.5px] leading-tight text-soft underline hover:text-ink"
             title="The slots are not in order from lightest to darkest. Put them in order."
           >
