@@ -23,7 +23,14 @@ export async function withApplication(name, work) {
       npx('tsx', ['demo/prepare.ts'], { env: { DATABASE_URL: databaseUrl, EASEL_FILES: files } }),
     )
     const port = await freePort(4473)
-    const server = await startServer({ port, databaseUrl, files, log: `${name}-server.log` })
+    const publishedPort = await freePort(5473)
+    const server = await startServer({
+      port,
+      publishedPort,
+      databaseUrl,
+      files,
+      log: `${name}-server.log`,
+    })
     try {
       await work(server.address)
     } finally {

@@ -4,6 +4,7 @@ import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, isRunning } fro
 import { removePostgres, startPostgres } from './postgres.mjs'
 import { startServer } from './server.mjs'
 import { Failure, freePort, npx, stateFolder, step } from './steps.mjs'
+import { listens, lookAfter } from './watch.mjs'
 
 const pidFile = path.join(stateFolder, 'demo.json')
 const filesFolder = path.join(stateFolder, 'files')
@@ -35,12 +36,39 @@ function portOption(options) {
   )
 }
 
+/** How long a run that looks after itself may take to be well again, in seconds. */
+const PATIENCE = 45
+
+async function healthOf(address) {
+  try {
+    const response = await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(8000) })
+    return response.ok ? 'well' : 'the database does not answer'
+  } catch {
+    return 'the application does not answer'
+  }
+}
+
+/** What a run that is there already says of itself; it brings back what has died, so it is waited for. */
+async function tellOfRunning({ pid, address }) {
+  let health = await healthOf(address)
+  if (health !== 'well') console.log(`The demo runs, but ${health}; waiting for it …`)
+  for (let second = 0; health !== 'well' && second < PATIENCE && isRunning(pid); second += 1) {
+    await new Promise((resolve) => setTimeout(resolve, 1000))
+    health = await healthOf(address)
+  }
+  if (health !== 'well') {
+    throw new Failure(
+      `a demo runs here (process ${pid}), but ${health}`,
+      `end it with: kill ${pid} — then start again; the logs are in .easel`,
+    )
+  }
+  console.log(`The demo runs already: ${address}`)
+  return 0
+}
+
 export async function run({ name, options }) {
   const last = lastRun()
-  if (last && isRunning(last.pid)) {
-    console.log(`The demo runs already: ${last.address}`)
-    return 0
-  }
+  if (last && isRunning(last.pid)) return tellOfRunning(last)
   endOrphan(last)
   const unknown = options.find(
     (option, i) => !['--fresh', '--port'].includes(option) && options[i - 1] !== '--port',
@@ -83,11 +111,12 @@ export async function run({ name, options }) {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, onSignal)
   try {
     let databaseUrl = process.env.DATABASE_URL
+    let postgres
     if (own) {
-      const postgres = await step('Starting PostgreSQL', () =>
+      postgres = await step('Starting PostgreSQL', () =>
         startPostgres({ name: 'postgres', firstPort: 54_330 }),
       )
-      closers.push(postgres.stop)
+      closers.push(() => postgres.stop())
       await postgres.createDatabase('easel')
       databaseUrl = postgres.address('easel')
     }
@@ -100,24 +129,50 @@ export async function run({ name, options }) {
       return told.trim().split('\n').at(-1)
     })
     if (name === 'demo') await ensureBuild()
-    const port = await freePort(firstPort)
-    const server = await step('Starting the application', () =>
+    const [port, publishedPort] = [await freePort(firstPort), await freePort(firstPort + 1000)]
+    const start = () =>
       startServer({
         port,
+        publishedPort,
         databaseUrl,
         files: filesFolder,
         mode: name === 'dev' ? 'dev' : 'start',
-      }),
-    )
-    closers.push(server.stop)
-    writeFileSync(
-      pidFile,
-      JSON.stringify({ pid: process.pid, server: server.child.pid, address: server.address }),
-    )
+      })
+    let server = await step('Starting the application', start)
+    closers.push(() => server.stop())
+    const note = () =>
+      writeFileSync(
+        pidFile,
+        JSON.stringify({ pid: process.pid, server: server.child.pid, address: server.address }),
+      )
+    note()
     console.log(`\nAmple Easel is at ${server.address}  (Ctrl-C stops it)\n`)
-    await server.ended
-    if (stopping) return await new Promise(() => {})
-    throw new Failure('the server ended by itself', 'read .easel/server.log')
+    const isWanted = () => !stopping
+    await Promise.race(
+      [
+        lookAfter({
+          name: 'application',
+          isWanted,
+          isAlive: () => server.child.exitCode === null && server.child.signalCode === null,
+          restart: async () => {
+            await server.stop()
+            server = await start()
+            note()
+          },
+        }),
+        // A database that somebody else started is not ours to start again.
+        own &&
+          lookAfter({
+            name: 'database',
+            isWanted,
+            isAlive: () => listens(postgres.port),
+            restart: async () => {
+              postgres = await startPostgres({ name: 'postgres', port: postgres.port })
+            },
+          }),
+      ].filter(Boolean),
+    )
+    return await new Promise(() => {})
   } catch (error) {
     if (stopping) return await new Promise(() => {})
     await closeAll()

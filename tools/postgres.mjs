@@ -76,9 +76,10 @@ const portOf = (folder) =>
 
 /**
  * Starts a private cluster on loopback, or joins the one that a killed run left
- * behind. `throwAway` clusters ask no password, do not sync, and are made anew.
+ * behind. `throwAway` clusters ask no password, do not sync, and are made anew;
+ * `port` is given where it is started again for those who know it by that.
  */
-export async function startPostgres({ name, throwAway = false, firstPort }) {
+export async function startPostgres({ name, throwAway = false, firstPort, port: samePort }) {
   const folder = await dataFolder(name)
   if (throwAway) {
     if (existsSync(folder) && (await isUp(folder)))
@@ -90,7 +91,7 @@ export async function startPostgres({ name, throwAway = false, firstPort }) {
   let port = 0
   if (await isUp(folder)) port = portOf(folder)
   else {
-    port = await freePort(firstPort)
+    port = samePort ?? (await freePort(firstPort))
     const fast = throwAway ? '-c fsync=off -c synchronous_commit=off' : ''
     const log = path.join(folder, 'server.log')
     try {

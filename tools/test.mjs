@@ -146,6 +146,7 @@ export async function run({ options }) {
       const running = await step('Starting the application', async () =>
         startServer({
           port: await freePort(4373),
+          publishedPort: await freePort(5373),
           databaseUrl,
           files: server.files,
           log: 'test-server.log',

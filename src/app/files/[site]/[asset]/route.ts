@@ -1,18 +1,21 @@
 import { localOwner, readAsset } from '@/server'
+import { orPlainPage, plainPage } from '../../../plain-page'
 
 type Context = { params: Promise<{ site: string; asset: string }> }
 
 /** A picture of a site. Even a vector picture that holds a script cannot run it here. */
 export async function GET(_request: Request, { params }: Context): Promise<Response> {
   const { site, asset } = await params
-  const file = await readAsset(localOwner, site, asset)
-  if (!file) return new Response('No such picture.', { status: 404 })
-  return new Response(file.data as Uint8Array<ArrayBuffer>, {
-    headers: {
-      'content-type': file.details.mediaType,
-      'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
-      'x-content-type-options': 'nosniff',
-      'cache-control': 'private, max-age=300',
-    },
+  return orPlainPage(async () => {
+    const file = await readAsset(localOwner, site, asset)
+    if (!file) return plainPage(404, 'No such picture', 'The site has no picture at this address.')
+    return new Response(file.data as Uint8Array<ArrayBuffer>, {
+      headers: {
+        'content-type': file.details.mediaType,
+        'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
+        'x-content-type-options': 'nosniff',
+        'cache-control': 'private, max-age=300',
+      },
+    })
   })
 }
