@@ -144,3 +144,12 @@ describe('the brand sheet', () => {
     expect(none).toContain('No slot holds a colour yet.')
   })
 })
+
+test('a palette is not carried onto its own site', async () => {
+  const before = await stateOf(siteId)
+  expect(await copyPalette(localOwner, siteId, siteId)).toEqual({
+    ok: false,
+    problem: { code: 'own-site' },
+  })
+  expect(await stateOf(siteId)).toBe(before)
+})

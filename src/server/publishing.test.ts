@@ -1,9 +1,17 @@
 import { unzipSync, strFromU8 } from 'fflate'
 import { demoSites } from '@demo/sites'
+import promises from 'node:fs/promises'
 import { localOwner } from './actor'
-import { closeTestDatabase, openTestDatabase, siteId } from './database.fixture'
-import { publicationOf, publish, publishedFile, publishedZip, renderSite } from './publishing'
-import { localFolder } from './storage'
+import { closeTestDatabase, openTestDatabase, save, siteId } from './database.fixture'
+import {
+  publicationOf,
+  publish,
+  publishedFile,
+  publishedZip,
+  renderSite,
+  tidyPublications,
+} from './publishing'
+import { fileStore, localFolder } from './storage'
 
 beforeAll(() => openTestDatabase('publishing_test'))
 afterAll(closeTestDatabase)
@@ -88,4 +96,72 @@ test('a site of one edition has no twins', () => {
   const { frame, pages } = demoSites[0]!
   const docs = { frame, pages: Object.fromEntries(pages.map((page) => [page.id, page])) }
   expect([...renderSite(docs, {}).keys()].some((name) => name.startsWith('dark/'))).toBe(false)
+})
+
+const published = `published/${siteId}`
+
+test('what is published is of one moment, whatever is saved meanwhile', async () => {
+  let running = true
+  const writer = (async () => {
+    for (let n = 1; running; n += 1) {
+      const value = `#0000${(n % 90) + 10}`
+      await save(
+        { type: 'setSlot', slot: 'brand', value },
+        { type: 'setCustomCss', css: `a{color:${value}}` },
+      )
+    }
+  })()
+  for (let n = 0; n < 12; n += 1) {
+    const result = await publish(localOwner, siteId)
+    if (!result.ok) throw new Error(result.problem.code)
+    const css = Buffer.from((await publishedFile(siteId, 'site.css'))!).toString()
+    const custom = Buffer.from((await publishedFile(siteId, 'custom.css'))!).toString()
+    const value = /--slot-brand: (#\w+);/.exec(css)![1]
+    if (/^#0000/.test(value!)) expect(custom).toBe(`a{color:${value}}`)
+  }
+  running = false
+  await writer
+}, 60_000)
+
+test('a run that fails leaves no folder, tells why, and what was published stays', async () => {
+  const before = Buffer.from((await publishedFile(siteId, 'index.html'))!).toString()
+  const kept = await fileStore().foldersIn(published)
+  const put = jest.spyOn(promises, 'writeFile')
+  for (const [code, why] of [
+    ['ENOSPC', 'full'],
+    ['EROFS', 'read-only'],
+    ['EACCES', 'read-only'],
+    ['EIO', 'other'],
+  ] as const) {
+    let written = 0
+    put.mockImplementation(() => {
+      if ((written += 1) < 3) return Promise.resolve()
+      return Promise.reject(Object.assign(new Error(code), { code }))
+    })
+    await expect(publish(localOwner, siteId)).rejects.toMatchObject({ why })
+  }
+  put.mockRestore()
+  expect(await fileStore().foldersIn(published)).toEqual(kept)
+  expect(Buffer.from((await publishedFile(siteId, 'index.html'))!).toString()).toBe(before)
+})
+
+test('what a killed run has left is taken away, at the start and by the next run', async () => {
+  const store = fileStore()
+  const [current] = await store.foldersIn(published)
+  await store.put(`${published}/7-killed/index.html`, 'half')
+  await tidyPublications()
+  expect(await store.foldersIn(published)).toEqual([current])
+  await store.put(`${published}/8-killed/index.html`, 'half')
+  expect(await publish(localOwner, siteId)).toMatchObject({ ok: true })
+  expect(await store.foldersIn(published)).toHaveLength(1)
+})
+
+test('a stored folder that is gone gives no archive without its files', async () => {
+  const [folder] = await fileStore().foldersIn(published)
+  await fileStore().removeAll(`${published}/${folder}`)
+  expect(await publishedZip(localOwner, siteId)).toEqual({
+    ok: false,
+    problem: { code: 'publication-gone' },
+  })
+  expect(await publishedFile(siteId, 'index.html')).toBeUndefined()
 })
