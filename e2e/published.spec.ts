@@ -29,7 +29,7 @@ test('publishing from the editor; the pages load with no error and no request be
   await page.getByRole('button', { name: /^Publish (now|again)$/ }).click()
   const link = page.getByRole('link', { name: 'Open the published site' })
   await expect(link).toBeVisible()
-  const folder = `${baseURL}/published/tern-and-thistle/`
+  const folder = `${process.env.EASEL_PUBLISHED}/published/tern-and-thistle/`
   expect(new URL((await link.getAttribute('href'))!, baseURL).href).toBe(folder)
 
   const visitor = await context.newPage()

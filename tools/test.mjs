@@ -66,7 +66,7 @@ function failuresOf({ file, suites = [], specs = [] }) {
   return [...failed, ...suites.flatMap(failuresOf)]
 }
 
-async function runBrowser(address, filter) {
+async function runBrowser({ address, published }, filter) {
   const report = path.join(stateFolder, 'playwright.json')
   rmSync(report, { force: true })
   try {
@@ -74,6 +74,7 @@ async function runBrowser(address, filter) {
       npx('playwright', ['test', ...filter], {
         env: {
           EASEL_ADDRESS: address,
+          EASEL_PUBLISHED: published,
           PLAYWRIGHT_JSON_OUTPUT_NAME: report,
           PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
         },
@@ -153,7 +154,7 @@ export async function run({ options }) {
         }),
       )
       try {
-        await runBrowser(running.address, filter)
+        await runBrowser(running, filter)
       } finally {
         await running.stop()
       }

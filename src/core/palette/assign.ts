@@ -31,10 +31,19 @@ function wishOf({ acts }: AssignedSlot, own: Oklch, most: number): number | unde
 const [TOO_VIVID, TOO_DULL] = [1.1, 0.4]
 
 /**
+ * A colour farther than this in lightness does not suit, so a near-black slot
+ * keeps its colour where a picture or a list holds none; and what it costs to
+ * leave a slot as it is, which only a colour far too vivid for it exceeds.
+ * Common practice, no source.
+ */
+const [FARTHEST, LEAVE] = [0.25, 1]
+
+/**
  * How ill a colour serves a slot: by lightness, by whether it is vivid where
  * the slot is to catch the eye and quiet where it is not, and a little by hue.
  */
 function cost(slot: Oklch, wish: number | undefined, color: Oklch, vividness: number): number {
+  if (Math.abs(slot.l - color.l) >= FARTHEST) return 2 * LEAVE
   const over = wish === undefined ? 0 : vividness - wish
   const [p, q] = [slot, color].map(({ c, h }) => {
     const angle = (h * Math.PI) / 180
@@ -46,13 +55,6 @@ function cost(slot: Oklch, wish: number | undefined, color: Oklch, vividness: nu
     Math.hypot(p[0] - q[0], p[1] - q[1]) * 0.5
   )
 }
-
-/**
- * What it costs to leave a slot as it is: a colour that is farther than about a
- * quarter of the way from black to white does not suit, so a near-black slot
- * keeps its colour where a picture or a list holds none. Common practice, no source.
- */
-const LEAVE = 0.75
 
 /**
  * Which colour goes to which slot, so that each slot keeps what it is for: the

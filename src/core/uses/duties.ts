@@ -15,12 +15,12 @@ const ACTING: Partial<Readonly<Record<RoleId, number>>> = {
   buttonFill: 3,
   accent: 3,
   buttonHoverFill: 1,
-  link: 1,
-  linkHover: 0.5,
-  focus: 0.5,
-  quietLabel: 0.5,
-  quietLine: 0.5,
-  quietHoverFill: 0.5,
+  link: 0.5,
+  linkHover: 0.25,
+  focus: 0.25,
+  quietLabel: 0.25,
+  quietLine: 0.25,
+  quietHoverFill: 0.25,
 }
 
 /** Follow others, or say good and bad news in whatever slot serves: they tell nothing of what a slot is for. */
