@@ -3,6 +3,8 @@ import type { NextConfig } from 'next'
 const config: NextConfig = {
   serverExternalPackages: ['sequelize', 'pg', 'pdfkit'],
   poweredByHeader: false,
+  // Every answer goes through the proxy; a redirect before it would not.
+  skipTrailingSlashRedirect: true,
   devIndicators: false,
 }
 

@@ -160,6 +160,22 @@ test('ready-made, on things, side by side, before and after, applied, undone', a
     .toBe('rgb(247, 242, 231)')
 })
 
+test('a slot that is named after a colour it loses is offered a new name in the same step', async ({
+  page,
+}) => {
+  await openPaint(page)
+  await page.getByRole('button', { name: 'List or file' }).click()
+  await page.getByLabel(/Hex codes/).fill('#c0392b')
+  await page.getByLabel('Colour for Slate').selectOption('#c0392b')
+  const names = page.getByRole('list', { name: 'New names' })
+  await expect(names).toContainText('Slate')
+  await page.getByRole('button', { name: 'Apply to 1 slot' }).click()
+  await expect(page.locator('[data-slot="slate"]')).not.toContainText('Slate')
+  await isSaved(page)
+  await undo(page)
+  await expect(page.locator('[data-slot="slate"]')).toContainText('Slate')
+})
+
 test('a colour is dragged onto the slot it shall go to; the rest become new slots', async ({
   page,
 }) => {

@@ -22,7 +22,7 @@ function lastRun() {
 function endOrphan(last) {
   if (!last || !isRunning(last.server)) return
   const command = readFileSync(`/proc/${last.server}/cmdline`, 'utf8')
-  if (command.includes('next')) process.kill(last.server, 'SIGTERM')
+  if (/serve\.mjs|next/.test(command)) process.kill(last.server, 'SIGTERM')
 }
 
 function portOption(options) {

@@ -46,14 +46,12 @@ export async function startServer({
   log = 'server.log',
 }) {
   const output = openSync(path.join(stateFolder, log), 'w')
-  const args = [
+  const built = [path.join(root, 'tools', 'serve.mjs'), String(port)]
+  const developed = [
     path.join(root, 'node_modules', 'next', 'dist', 'bin', 'next'),
-    mode,
-    '-p',
-    String(port),
-    '-H',
-    '127.0.0.1',
+    ...['dev', '-p', String(port), '-H', '127.0.0.1'],
   ]
+  const args = mode === 'dev' ? developed : built
   const published = `http://127.0.0.1:${publishedPort}`
   const stopRelay = await startRelay(publishedPort, port)
   const child = spawn(process.execPath, args, {
@@ -64,6 +62,7 @@ export async function startServer({
       EASEL_FILES: files,
       EASEL_PUBLISHED: published,
       NEXT_TELEMETRY_DISABLED: '1',
+      NODE_ENV: mode === 'dev' ? 'development' : 'production',
     },
     stdio: ['ignore', output, output],
     // A group of its own, so that Ctrl-C reaches us first and we end it in order.

@@ -38,6 +38,7 @@ async function call<T>(path: string, body?: unknown): Promise<Result<T>> {
     return refused((json as { problem: Problem }).problem)
   } catch {
     // An answer that is not ours: something before the server speaks for it while it is away.
+    if (response.status === 408) return refused({ code: 'too-slow' })
     return refused({ code: response.status >= 500 ? 'database-away' : 'unexpected' })
   }
 }

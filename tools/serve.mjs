@@ -1,0 +1,26 @@
+import { createServer } from 'node:http'
+import next from 'next'
+
+/**
+ * The built application behind a server of our own, for what the framework’s
+ * own start does not let one say: how long a request may take to arrive. One
+ * that comes drop by drop is answered with 408 and its connection closed.
+ */
+const [port, hostname] = [Number(process.argv[2]), '127.0.0.1']
+const application = next({ dev: false, hostname, port })
+const handle = application.getRequestHandler()
+await application.prepare()
+const server = createServer(
+  { requestTimeout: 20_000, headersTimeout: 10_000, connectionsCheckingInterval: 1000 },
+  (request, response) => void handle(request, response),
+)
+server.listen(port, hostname)
+
+for (const signal of ['SIGTERM', 'SIGINT']) {
+  process.once(signal, () => {
+    server.close(() => process.exit(0))
+    server.closeIdleConnections()
+    // What is under way may end; what does not is cut off.
+    setTimeout(() => server.closeAllConnections(), 2000).unref()
+  })
+}
