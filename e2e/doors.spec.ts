@@ -154,12 +154,14 @@ test('a window with unsent work asks before it is closed', async ({ page }) => {
   await field.fill('#123456')
   await field.press('Enter')
   await expect(page.locator('[data-save="waiting"]')).toBeVisible()
-  const asked = page.waitForEvent('dialog')
-  void page.close({ runBeforeUnload: true })
-  const dialog = await asked
-  expect(dialog.type()).toBe('beforeunload')
+  const asked: string[] = []
+  page.once('dialog', (dialog) => {
+    asked.push(dialog.type())
+    void dialog.dismiss()
+  })
+  await page.close({ runBeforeUnload: true })
+  await expect.poll(() => asked).toEqual(['beforeunload'])
   await page.unroute('**/api/sites/*/edits')
-  await dialog.dismiss()
   await expect(page.locator('[data-save="saved"]')).toBeVisible({ timeout: 30_000 })
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()

@@ -12,11 +12,13 @@ interface SlotRowProps {
   readonly trial: Trial
   readonly index: number
   readonly slot: Slot
+  /** The name that it gets with its colour. */
+  readonly newName?: string
   readonly onTrial: (trial: Trial) => void
 }
 
 /** What a slot holds and what it would take; another colour is chosen, or dragged here. */
-export function SlotRow({ trial, index, slot, onTrial }: SlotRowProps) {
+export function SlotRow({ trial, index, slot, newName, onTrial }: SlotRowProps) {
   const palette = useEditorState((state) => state.docs.frame.palette)
   const { setNodeRef, isOver } = useDroppable({ id: `take:${index}` })
   const given = trial.given[index] ?? -1
@@ -33,8 +35,18 @@ export function SlotRow({ trial, index, slot, onTrial }: SlotRowProps) {
       ) : (
         <Swatch color={before} size={26} />
       )}
-      <span className="truncate" title={slot.note}>
-        {slot.name}
+      <span
+        className={newName ? 'text-[12px] leading-tight' : 'truncate'}
+        title={newName ? `${slot.name} becomes ${newName}` : slot.note}
+      >
+        {newName ? (
+          <>
+            <s className="block text-xs text-soft">{slot.name}</s>
+            <b>{newName}</b>
+          </>
+        ) : (
+          slot.name
+        )}
       </span>
       {trial.from.way === 'reshuffle' ? (
         <LockButton trial={trial} slot={slot} onTrial={onTrial} />

@@ -27,7 +27,16 @@ export function TrialPanel({ trial }: { readonly trial: Trial }) {
         <>
           <ul aria-label="Which colour goes to which slot" className="grid gap-px">
             {slotsInOrder(palette).map((slot, i) => (
-              <SlotRow key={slot.id} trial={trial} index={i} slot={slot} onTrial={show} />
+              <SlotRow
+                key={slot.id}
+                trial={trial}
+                index={i}
+                slot={slot}
+                newName={
+                  trial.rename ? renames.find((each) => each.slot === slot.id)?.name : undefined
+                }
+                onTrial={show}
+              />
             ))}
           </ul>
           <LeftOver trial={trial} onTrial={show} />
@@ -38,10 +47,10 @@ export function TrialPanel({ trial }: { readonly trial: Trial }) {
           )}
         </>
       )}
-      <Renames renames={renames} trial={trial} onTrial={show} />
       {changes > 0 && <Readable trial={trial} />}
       <span className="flex-1" />
       <div className="sticky bottom-0 z-10 -mx-4 -mb-4 grid gap-2 border-t border-edge bg-panel px-4 py-2.5">
+        <Renames renames={renames} trial={trial} onTrial={show} />
         <div className="flex gap-2">
           <Button
             look="strong"
@@ -101,28 +110,13 @@ interface RenamesProps extends LeftOverProps {
   readonly renames: readonly NewName[]
 }
 
-/** Slots that are named after a colour which they would no longer have, with new names for them. */
+/** Slots that are named after a colour which they would no longer have take new names, which stand beside the old ones above. */
 function Renames({ renames, trial, onTrial }: RenamesProps) {
   if (renames.length === 0) return null
   return (
-    <div className="grid gap-1">
-      <Tick checked={trial.rename} onChange={(rename) => onTrial({ ...trial, rename })}>
-        New {renames.length === 1 ? 'name' : 'names'} where the old one says another colour
-      </Tick>
-      <ul className="grid gap-0.5 pl-6.5 text-[12px]" aria-label="New names">
-        {renames.map(({ slot, before, name }) => (
-          <li key={slot} className="truncate">
-            {trial.rename ? (
-              <>
-                <s className="text-soft">{before}</s> {name}
-              </>
-            ) : (
-              <span className="text-soft">{before} stays</span>
-            )}
-          </li>
-        ))}
-      </ul>
-    </div>
+    <Tick checked={trial.rename} onChange={(rename) => onTrial({ ...trial, rename })}>
+      {renames.map(({ before, name }) => `${before} becomes ${name}`).join(', ')}
+    </Tick>
   )
 }
 
