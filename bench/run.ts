@@ -3,6 +3,7 @@ import { benchExtraction } from './extract'
 import { benchGeneration } from './generate'
 import { benchMainThread } from './main-thread'
 import { benchReading } from './reading'
+import { benchSaving } from './saving'
 import { benchShades } from './shades'
 import { benchSheet } from './sheet'
 
@@ -13,6 +14,7 @@ const measurements: Readonly<Record<string, () => void | Promise<void>>> = {
   generation: benchGeneration,
   sheet: benchSheet,
   reading: benchReading,
+  saving: benchSaving,
   extraction: benchExtraction,
   'main-thread': benchMainThread,
 }

@@ -24,15 +24,17 @@ export async function roleIn(
   return member?.role
 }
 
-/** Within a transaction the question goes to its own connection: asking for a second one may wait for ever. */
-export async function may(
+/**
+ * The deeds that an actor may do with a site. Within a transaction the question
+ * goes to its own connection: asking for a second one may wait for ever.
+ */
+export async function deedsOf(
   actor: Actor,
-  deed: Deed,
-  site: SiteRow,
+  site: Pick<SiteRow, 'workspaceId'>,
   transaction?: Transaction,
-): Promise<boolean> {
+): Promise<readonly Deed[]> {
   const role = await roleIn(actor, site.workspaceId, transaction)
-  return role !== undefined && MAY[role].includes(deed)
+  return role === undefined ? [] : MAY[role]
 }
 
 /** On this machine, whoever can reach the loopback address is the owner of the demo workspace. */

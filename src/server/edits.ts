@@ -13,7 +13,7 @@ import { done, refused, type HistoryEntry, type Result, type Saved } from '@/cor
 import type { SiteDocs } from '@/core/site'
 import type { Actor } from './actor'
 import { models, type EditRow, type SiteRow } from './database/models'
-import { loadDocs, siteFor, standing, storeDocs } from './sites'
+import { loadDocs, lockedSiteFor, siteFor, standing, storeDocs } from './sites'
 import { inTurn } from './turns'
 
 export interface PendingEdit {
@@ -40,12 +40,12 @@ export function changeSite<T>(
     const rollback = new Error('refused')
     try {
       await models().sequelize.transaction(async (transaction) => {
-        const found = await siteFor(actor, 'edit', siteId, transaction, true)
+        const found = await lockedSiteFor(actor, siteId, transaction)
         const wanted = typeof base === 'function' ? await base(transaction) : base
         if (!found.ok) outcome = found
         else if (wanted !== 'any' && found.value.revision !== wanted) {
           outcome = refused({ code: 'stale', revision: found.value.revision })
-        } else outcome = await change(found.value, transaction)
+        } else outcome = await change(await found.value.reload({ transaction }), transaction)
         if (!outcome.ok) throw rollback
       })
     } catch (error) {

@@ -1,7 +1,7 @@
 import { done, refused, type Result, type SiteName } from '@/core/payloads'
 import { brandSheet } from '@/core/formats'
 import { idFromName, readFrame, slotsInOrder } from '@/core/site'
-import { may, type Actor } from './actor'
+import { deedsOf, type Actor } from './actor'
 import { drawBrandSheet } from './brand-sheet-pdf'
 import { models } from './database/models'
 import { changeSite, performEdit } from './edits'
@@ -50,7 +50,9 @@ export async function sitesToCarryTo(actor: Actor, fromId: string): Promise<Resu
     order: ['position'],
   })
   const open = await Promise.all(
-    rows.map(async (row) => (row.id !== fromId && (await may(actor, 'edit', row)) ? [row] : [])),
+    rows.map(async (row) =>
+      row.id !== fromId && (await deedsOf(actor, row)).includes('edit') ? [row] : [],
+    ),
   )
   return done(open.flat().map(({ id, name }) => ({ id, name })))
 }

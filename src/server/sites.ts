@@ -20,25 +20,50 @@ import {
   type Result,
   type ShelfEntry,
 } from '@/core/payloads'
-import { may, type Actor, type Deed } from './actor'
+import { deedsOf, type Actor, type Deed } from './actor'
 import { atOneMoment } from './database/connection'
 import { models, type PageRow, type SiteRow } from './database/models'
 
-/** Finds a site for a deed: the row, or why not. Who may not read it learns nothing of it. */
+/** Whether an actor may do a deed with a site, or why not. Who may not read it learns nothing of it. */
+async function allowed(
+  actor: Actor,
+  deed: Deed,
+  site: SiteRow | null,
+  transaction?: Transaction,
+): Promise<Result<SiteRow>> {
+  const deeds = site ? await deedsOf(actor, site, transaction) : []
+  if (!site || !deeds.includes('read')) return refused({ code: 'not-found' })
+  return deeds.includes(deed) ? done(site) : refused({ code: 'forbidden' })
+}
+
+/** Finds a site for a deed: the row, or why not. */
 export async function siteFor(
   actor: Actor,
   deed: Deed,
   siteId: string,
   transaction?: Transaction,
-  lock = false,
+): Promise<Result<SiteRow>> {
+  if (textFault(siteId)) return refused({ code: 'not-found' })
+  const site = await models().Site.findByPk(siteId, { transaction })
+  return allowed(actor, deed, site, transaction)
+}
+
+/**
+ * The same for a change, with the row locked: of the row only what tells whether
+ * the change may go on, for most that are turned away are so at this point.
+ */
+export async function lockedSiteFor(
+  actor: Actor,
+  siteId: string,
+  transaction: Transaction,
 ): Promise<Result<SiteRow>> {
   if (textFault(siteId)) return refused({ code: 'not-found' })
   const site = await models().Site.findByPk(siteId, {
+    attributes: ['id', 'workspaceId', 'revision'],
     transaction,
-    ...(transaction && lock ? { lock: transaction.LOCK.UPDATE } : {}),
+    lock: transaction.LOCK.UPDATE,
   })
-  if (!site || !(await may(actor, 'read', site, transaction))) return refused({ code: 'not-found' })
-  return (await may(actor, deed, site, transaction)) ? done(site) : refused({ code: 'forbidden' })
+  return allowed(actor, 'edit', site, transaction)
 }
 
 async function pageEntries(siteId: string, transaction: Transaction): Promise<PageEntry[]> {

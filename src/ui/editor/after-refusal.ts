@@ -37,3 +37,12 @@ export const afterRefusal: Readonly<Record<Problem['code'], AfterRefusal>> = {
 
 /** How often edits that are in doubt are tried as they are. */
 export const triesInDoubt = 3
+
+/**
+ * How long to wait, in milliseconds, before asking once more, when a change has
+ * come upon a newer state so many times in a row: where many change one site at
+ * once, those who all ask again at the same moment only stand in each other's way.
+ */
+export function pauseAfterStale(times: number, random: () => number = Math.random): number {
+  return times < 2 ? 0 : random() * Math.min(4000, 150 * 2 ** (times - 1))
+}

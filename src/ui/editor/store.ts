@@ -3,7 +3,7 @@ import { applyEdit, checkEdit, describeEdit, type Edit, type EditProblem } from 
 import type { LoadedSite, PageEntry, Problem, Result, Saved } from '@/core/payloads'
 import type { Page, PageId, SiteDocs } from '@/core/site'
 import { summarize } from '@/core/uses'
-import { afterRefusal, triesInDoubt } from './after-refusal'
+import { afterRefusal, pauseAfterStale, triesInDoubt } from './after-refusal'
 import { createClashWatch, type Clash, type ClashWatch } from './clashes'
 import { siteClient, type PendingEdit } from './client'
 import type { Editor, EditorState, LostEdit } from './state'
@@ -66,6 +66,8 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
   const watch = createClashWatch()
   let flushing: Promise<void> | undefined
   let failures = 0
+  /** How often in a row the base was old. */
+  let stales = 0
   /** Most edits in the next request: fewer while the one at fault is looked for. */
   let most: number = MOST
   /** Whether the documents here hold something that was set aside. */
@@ -144,7 +146,12 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
   /** What follows a refusal; false where there is nothing to do but wait. */
   async function afterRefused(batch: readonly PendingEdit[], problem: Problem): Promise<boolean> {
     const next = afterRefusal[problem.code]
-    if (next === 'reload') return reload()
+    if (next === 'reload') {
+      stales += 1
+      const pause = pauseAfterStale(stales)
+      if (pause > 0) await new Promise((resolve) => setTimeout(resolve, pause))
+      return reload()
+    }
     if (next === 'wait' || (next === 'doubt' && failures < triesInDoubt)) return false
     failures = 0
     if (next === 'set-aside') {
@@ -161,6 +168,7 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     const sent = await client.save(revision, batch)
     if (!sent.ok) return afterRefused(batch, sent.problem)
     failures = 0
+    stales = 0
     most = Math.min(MOST, most * 2)
     const gone = new Set(idsOf(batch))
     setPending(getState().pending.filter(({ clientId }) => !gone.has(clientId)))
