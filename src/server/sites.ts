@@ -23,6 +23,7 @@ import {
 import { deedsOf, type Actor, type Deed } from './actor'
 import { atOneMoment } from './database/connection'
 import { models, type PageRow, type SiteRow } from './database/models'
+import { sharedReading } from './turns'
 
 /** Whether an actor may do a deed with a site, or why not. Who may not read it learns nothing of it. */
 async function allowed(
@@ -124,7 +125,10 @@ export async function standing(
   return { canUndo: await any('live'), canRedo: await any('undone') }
 }
 
-export function loadSite(actor: Actor, siteId: string): Promise<Result<LoadedSite>> {
+export const loadSite = (actor: Actor, siteId: string): Promise<Result<LoadedSite>> =>
+  sharedReading(`site ${actor.userId} ${siteId}`, () => readSite(actor, siteId))
+
+function readSite(actor: Actor, siteId: string): Promise<Result<LoadedSite>> {
   return atOneMoment(async (transaction) => {
     const found = await siteFor(actor, 'read', siteId, transaction)
     if (!found.ok) return found
@@ -142,11 +146,14 @@ export function loadSite(actor: Actor, siteId: string): Promise<Result<LoadedSit
   })
 }
 
-export function loadPage(
+export const loadPage = (
   actor: Actor,
   siteId: string,
   pageId: string,
-): Promise<Result<LoadedPage>> {
+): Promise<Result<LoadedPage>> =>
+  sharedReading(`page ${actor.userId} ${siteId} ${pageId}`, () => readPageOf(actor, siteId, pageId))
+
+function readPageOf(actor: Actor, siteId: string, pageId: string): Promise<Result<LoadedPage>> {
   return atOneMoment(async (transaction) => {
     const found = await siteFor(actor, 'read', siteId, transaction)
     if (!found.ok) return found

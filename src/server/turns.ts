@@ -21,3 +21,34 @@ export function inTurn<T>(key: string, work: () => Promise<T>): Promise<T> {
   })
   return turn
 }
+
+interface Reading {
+  running: Promise<unknown>
+  /** The reading that begins when the running one has ended; whoever asks meanwhile shares it. */
+  next?: Promise<unknown>
+}
+const heldReadings = globalThis as { easelReadings?: Map<string, Reading> }
+
+/**
+ * Runs a reading for all who ask for the same at the same time. Everyone is
+ * answered by a reading that began after they asked, so nobody gets an older
+ * state than they would have got alone; and a crowd on one site costs hardly
+ * more than two windows do.
+ */
+export function sharedReading<T>(key: string, read: () => Promise<T>): Promise<T> {
+  const readings = (heldReadings.easelReadings ??= new Map())
+  const begin = (): Promise<T> => {
+    const running = read()
+    const own: Reading = { running }
+    readings.set(key, own)
+    const end = () => {
+      if (readings.get(key) === own && !own.next) readings.delete(key)
+    }
+    running.then(end, end)
+    return running
+  }
+  const known = readings.get(key)
+  if (!known) return begin()
+  known.next ??= known.running.then(begin, begin)
+  return known.next as Promise<T>
+}
