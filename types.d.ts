@@ -19,3 +19,13 @@ declare module '*/watch.mjs' {
     limit?: Limit
   }) => Promise<void>
 }
+declare module '*/fair.mjs' {
+  interface Answer {
+    readonly destroyed: boolean
+    once(event: 'close', listener: () => void): unknown
+  }
+  export const fairly: (
+    handle: (request: { url: string }, response: Answer) => void,
+    longest?: number,
+  ) => (request: { url: string }, response: Answer) => void
+}

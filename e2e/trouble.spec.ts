@@ -122,12 +122,14 @@ test('nothing inside a site can run or call out', async ({ page, request }) => {
   const { port } = elsewhere.address() as AddressInfo
   const there = `http://127.0.0.1:${port}`
   const css = `@import url("${there}/x.css"); .inner { background: url("${there}/x.png"); } </style><script>window.top.ran = 1</script>`
-  await request.post('/api/sites/ferrybank/edits', {
+  // It is turned away where it is set …
+  const answer = await request.post('/api/sites/ferrybank/edits', {
     data: {
       base: site.revision,
       edits: [{ clientId: crypto.randomUUID(), edit: { type: 'setCustomCss', css } }],
     },
   })
+  expect(await answer.json()).toMatchObject({ problem: { problem: 'css-reaches-out' } })
   await openPaint(page, '/sites/ferrybank')
   await stageFrame(page)
     .locator('body')
@@ -137,11 +139,23 @@ test('nothing inside a site can run or call out', async ({ page, request }) => {
         '<img src="data:," onerror="window.top.ran = 2"><svg onload="window.top.ran = 3"></svg>',
       )
     })
-  await page.waitForTimeout(500)
+  // … and were it there all the same, the stage's policy would hold: asked for, and each time refused.
+  const told: string[] = []
+  page.on('console', (message) => told.push(message.text()))
+  await stageFrame(page)
+    .locator('body')
+    .evaluate(({ ownerDocument: stage }, text) => {
+      const style = stage.createElement('style')
+      style.textContent = text
+      stage.head.append(style)
+    }, css)
+  for (const file of ['x.css', 'x.png']) {
+    const isRefused = (text: string) => text.includes(`${there}/${file}`) && /polic/i.test(text)
+    await expect.poll(() => told.some(isRefused)).toBe(true)
+  }
   expect(await page.evaluate(() => (window as unknown as { ran?: number }).ran)).toBeUndefined()
   expect(heard).toEqual([])
   elsewhere.close()
-  await request.post('/api/sites/ferrybank/undo', { data: { base: site.revision + 1 } })
 })
 
 test('an address that leads nowhere says so', async ({ page }) => {

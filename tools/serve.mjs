@@ -1,18 +1,21 @@
 import { createServer } from 'node:http'
 import next from 'next'
+import { fairly } from './fair.mjs'
 
 /**
  * The built application behind a server of our own, for what the framework’s
- * own start does not let one say: how long a request may take to arrive. One
- * that comes drop by drop is answered with 408 and its connection closed.
+ * own start does not let one say: how long a request may take to arrive (one
+ * that comes drop by drop is answered with 408 and its connection closed), and
+ * that a crowd on one site waits for itself rather than before everybody else.
  */
 const [port, hostname] = [Number(process.argv[2]), '127.0.0.1']
 const application = next({ dev: false, hostname, port })
-const handle = application.getRequestHandler()
+const answer = application.getRequestHandler()
+const handle = fairly((request, response) => void answer(request, response))
 await application.prepare()
 const server = createServer(
   { requestTimeout: 20_000, headersTimeout: 10_000, connectionsCheckingInterval: 1000 },
-  (request, response) => void handle(request, response),
+  handle,
 )
 server.listen(port, hostname)
 

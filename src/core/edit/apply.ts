@@ -50,10 +50,6 @@ export function pagesOfPatches(patches: readonly DocPatch[]): PageId[] {
   return [...new Set(pages)]
 }
 
-export function touchesFrame(patches: readonly DocPatch[]): boolean {
-  return patches.some(({ path }) => path[0] === 'frame')
-}
-
 /** One line that tells an edit to people. */
 export function describeEdit(edit: AnyEdit, docs: SiteDocs): string {
   return kindOfEdit(edit).describe(edit, docs)

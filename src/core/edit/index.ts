@@ -6,7 +6,6 @@ export {
   pagesOfPatches,
   patchDocs,
   patchedDocs,
-  touchesFrame,
   type DocPatch,
   type EditResult,
 } from './apply'

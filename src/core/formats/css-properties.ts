@@ -2,6 +2,7 @@ import { colorOf, writeHex } from '../color'
 import { fanOf } from '../palette'
 import { slotProperties } from '../render'
 import { mostCandidates, typedName, slotsInOrder, type Candidate, type Palette } from '../site'
+import { aliasFollower } from './aliases'
 import type { ReadPalette, ReadProblem } from './read-result'
 
 /** Looked for where a name begins, so that no stretch is gone through twice. */
@@ -19,34 +20,6 @@ function withoutComments(text: string): string {
   }
   parts.push(text.slice(at))
   return parts.join('')
-}
-
-type Followed = { readonly value: string } | 'cyclic-alias' | 'missing-alias'
-
-/** Follows `var()` to a value; what was found for one property is known for all that lead through it. */
-function aliasFollower(declared: ReadonlyMap<string, string>): (property: string) => Followed {
-  const known = new Map<string, Followed>()
-  return (property) => {
-    const passed = new Set<string>()
-    let at = property
-    let end = known.get(at)
-    while (!end) {
-      const value = declared.get(at)
-      if (value === undefined) end = 'missing-alias'
-      else if (passed.has(at)) end = 'cyclic-alias'
-      else {
-        const alias = ALIAS.exec(value)?.[1]
-        if (alias === undefined) end = { value }
-        else {
-          passed.add(at)
-          at = alias
-          end = known.get(at)
-        }
-      }
-    }
-    for (const each of passed) known.set(each, end)
-    return end
-  }
 }
 
 /** `--color-soft-grey` → `Soft grey`. */
@@ -68,7 +41,10 @@ export function readCssProperties(text: string): ReadPalette {
   for (const [, name, value] of withoutComments(text).matchAll(PROPERTY)) {
     if (value!.trim()) declared.set(name!, value!.trim())
   }
-  const follow = aliasFollower(declared)
+  const follow = aliasFollower<string>((name) => {
+    const alias = ALIAS.exec(declared.get(name)!)?.[1]
+    return alias === undefined ? 'end' : { next: declared.has(alias) ? alias : undefined }
+  })
   const problems: ReadProblem[] = []
   const colors: Candidate[] = []
   let total = 0
@@ -78,7 +54,7 @@ export function readCssProperties(text: string): ReadPalette {
       problems.push({ code: end, where: `--${property}` })
       continue
     }
-    const { value } = end
+    const value = declared.get(end.at)!
     // In a stylesheet `300` is a number, not a colour that lost its #.
     const color = /^[\da-f]+$/i.test(value) ? undefined : colorOf(value)
     if (!color) continue

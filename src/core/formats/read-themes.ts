@@ -3,11 +3,11 @@ import { typedName, slotsInOrder, type ColorDecision, type Palette } from '../si
 import { roleIds, roleToken, type RoleId } from '../theme'
 import type { ReadProblem } from './read-result'
 import {
-  aliasFollower,
   keyOf,
   NO_SLOT,
   readTokenFile,
   tokenColor,
+  tokenFollower,
   tokensOf,
   type Found,
 } from './tokens'
@@ -59,7 +59,7 @@ export function readThemes(text: string, palette: Palette): ReadThemes {
   const read = readTokenFile(text)
   if (!read.ok) return { themes: [], problems: [{ code: read.problem }] }
   const { tree, all } = read
-  const follow = aliasFollower(all)
+  const follow = tokenFollower(all)
   const group = tree.children.find(({ name, kind }) => kind === 'group' && name === 'themes')
   if (group?.kind !== 'group') return { themes: [], problems: [{ code: 'no-themes' }] }
   const problems: ReadProblem[] = []
@@ -73,7 +73,7 @@ export function readThemes(text: string, palette: Palette): ReadThemes {
       if (!role) problems.push({ code: 'unknown-role', where })
       else if (typeof end === 'string') problems.push({ code: end, where })
       else {
-        const decision = decisionOf(palette, found, end)
+        const decision = decisionOf(palette, found, end.at)
         if (decision) roles[role] = decision
         else problems.push({ code: 'not-a-color', where })
       }

@@ -17,6 +17,7 @@ import {
   type Themes,
 } from '../site'
 import { roleIds, roleToken } from '../theme'
+import { aliasFollower, type Followed } from './aliases'
 import { colorOfParts, fromOldDialect, isOldDialect } from './dialects'
 import { readJson } from './read-json'
 import type { ReadPalette, ReadProblem } from './read-result'
@@ -75,35 +76,16 @@ export function tokensOf(group: TokenGroup, inherited?: string): Found[] {
 
 export const keyOf = (path: readonly string[]) => path.join('.')
 
-export type Followed = Found | 'cyclic-alias' | 'missing-alias'
-
-/**
- * Follows aliases to the token that holds a value. What was found for one token
- * is known for all that lead through it, so a long chain is gone through once.
- */
-export function aliasFollower(all: readonly Found[]): (start: Found) => Followed {
+/** Follows a token's alias to the token that holds a value. */
+export function tokenFollower(all: readonly Found[]): (start: Found) => Followed<Found> {
   const byPath = new Map(all.map((found) => [keyOf(found.token.path), found]))
-  const known = new Map<Found, Followed>()
-  const nextOf = ({ token: { value } }: Found): Found | undefined => {
-    if (value.form !== 'alias' && value.form !== 'pointer') return undefined
+  return aliasFollower<Found>(({ token: { value } }) => {
+    if (value.form !== 'alias' && value.form !== 'pointer') return 'end'
     const { path } = value
     // A pointer may name the value inside the token; an alias to a group means its root token.
     const named = path.at(-1) === '$value' ? path.slice(0, -1) : path
-    return byPath.get(keyOf(named)) ?? byPath.get(keyOf([...named, '$root']))
-  }
-  const leads = ({ token: { value } }: Found) => value.form === 'alias' || value.form === 'pointer'
-  return (start) => {
-    const passed = new Set<Found>()
-    let at: Found | undefined = start
-    let end: Followed | undefined
-    while (at && !(end = known.get(at)) && leads(at) && !passed.has(at)) {
-      passed.add(at)
-      at = nextOf(at)
-    }
-    end ??= at === undefined ? 'missing-alias' : passed.has(at) ? 'cyclic-alias' : at
-    for (const each of passed) known.set(each, end)
-    return end
-  }
+    return { next: byPath.get(keyOf(named)) ?? byPath.get(keyOf([...named, '$root'])) }
+  })
 }
 
 /** The group of a file of ours that holds the slots. */
@@ -166,18 +148,19 @@ export function readTokens(text: string): ReadPalette {
   if (!read.ok)
     return { format: 'tokens', colors: [], problems: [{ code: read.problem }], total: 0 }
   const { all, isOld } = read
-  const follow = aliasFollower(all)
+  const follow = tokenFollower(all)
   const colors: Candidate[] = []
   const problems: ReadProblem[] = []
   let total = 0
   for (const found of all) {
     if (found.token.extensions && NO_SLOT in found.token.extensions) continue
-    const end = follow(found)
+    const followed = follow(found)
     const where = keyOf(found.token.path)
-    if (typeof end === 'string') {
-      problems.push({ code: end, where })
+    if (typeof followed === 'string') {
+      problems.push({ code: followed, where })
       continue
     }
+    const end = followed.at
     const type = found.type ?? end.type
     const { value } = end.token
     const color = tokenColor(value)

@@ -5,7 +5,6 @@ export {
   checkpointRequest,
   copyPaletteRequest,
   dryRunRequest,
-  mostEdits,
   mostSent,
   removeSlotRequest,
   removeThemeRequest,

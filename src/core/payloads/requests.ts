@@ -6,7 +6,7 @@ import { sweepRequest } from '../sweep'
 /** Largest request that the server reads, in bytes of UTF-8. */
 export const mostSent = 1_000_000
 /** Most edits in one request. */
-export const mostEdits = 200
+const mostEdits = 200
 
 const revision = z.number().int().min(0)
 
