@@ -1,6 +1,7 @@
 'use client'
 
-import { useEffect, useState } from 'react'
+import { useRouter } from 'next/navigation'
+import { startTransition, useEffect, useState } from 'react'
 import { Button } from '@/ui/kit'
 
 type Cause = 'asking' | 'database' | 'server' | 'other'
@@ -27,7 +28,14 @@ const WORDS: Readonly<Record<Cause, string>> = {
 }
 
 export default function ErrorPage({ reset }: { readonly reset: () => void }) {
+  const router = useRouter()
   const [cause, setCause] = useState<Cause>('asking')
+  // What failed was made on the server, so it is asked for anew before it is shown.
+  const again = () =>
+    startTransition(() => {
+      router.refresh()
+      reset()
+    })
   useEffect(() => {
     void findCause().then(setCause)
   }, [])
@@ -35,7 +43,7 @@ export default function ErrorPage({ reset }: { readonly reset: () => void }) {
     <main className="mx-auto grid max-w-md gap-4 p-16">
       <h1 className="text-xl font-bold">This page could not be loaded</h1>
       <p role="status">{WORDS[cause]}</p>
-      <Button look="strong" onClick={reset}>
+      <Button look="strong" onClick={again}>
         Try again
       </Button>
     </main>

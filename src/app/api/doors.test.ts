@@ -1,6 +1,7 @@
 import { readdirSync } from 'node:fs'
 import path from 'node:path'
 import { randomUUID } from 'node:crypto'
+import { closeDatabase } from '@/server/database/connection'
 import { closeTestDatabase, openTestDatabase, siteId, stateOf } from '@/server/database.fixture'
 import { models } from '@/server/database/models'
 import { isDatabaseAway } from './respond'
@@ -174,6 +175,39 @@ test('a site that cannot be read is told so, and takes no other with it', async 
   expect(shelf.map((entry) => 'unreadable' in entry)).toEqual([true, false])
   await row.update({ frame })
 })
+
+test('with the database away every door says so, and none fails bare', async () => {
+  const address = process.env.DATABASE_URL!
+  await closeDatabase()
+  process.env.DATABASE_URL = 'postgres://app@127.0.0.1:1/nowhere'
+  let told = 0
+  try {
+    for (const file of routes) {
+      const { GET, POST } = await load(file)
+      const context = { params: Promise.resolve(paramsOf(file, 'home')) }
+      const answers = [
+        ...(GET ? [await GET(new Request('http://localhost/x'), context)] : []),
+        ...(POST
+          ? await Promise.all(
+              bodies('spark').map((body) => {
+                const init = { method: 'POST', body: JSON.stringify(body) }
+                return POST(new Request('http://localhost/x', init), context)
+              }),
+            )
+          : []),
+      ]
+      // The stage is a constant; a body that is none of the door's is turned away before anything is asked.
+      const meant = file.startsWith('stage') ? [200] : [400, 503]
+      for (const { status } of answers)
+        expect([file, meant]).toEqual([file, expect.arrayContaining([status])])
+      told += answers.filter(({ status }) => status === 503).length
+    }
+  } finally {
+    await closeDatabase()
+    process.env.DATABASE_URL = address
+  }
+  expect(told).toBeGreaterThan(routes.length)
+}, 60_000)
 
 test.each([
   new Error('Client has encountered a connection error and is not queryable'),
