@@ -85,6 +85,28 @@ describe('an edit that the server will not have', () => {
     }
   })
 
+  test('a long absence of the server does not use up the patience with it', async () => {
+    jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick', 'setImmediate'] })
+    try {
+      let asked = 0
+      serve((path) => {
+        const other = reloads(path)
+        if (other) return other
+        asked += 1
+        if (asked <= 8) return { status: 503, body: { problem: { code: 'database-away' } } }
+        if (asked <= 10) return { status: 500, body: { problem: { code: 'unexpected' } } }
+        return saved(5)
+      })
+      const editor = createEditor(site, home)
+      editor.dispatch(setSlot('brand', '#111111'))
+      for (let i = 0; i < 120; i += 1) await jest.advanceTimersByTimeAsync(1000)
+      expect(editor.store.getState()).toMatchObject({ pending: [], lost: [], revision: 5 })
+      expect(asked).toBe(11)
+    } finally {
+      jest.useRealTimers()
+    }
+  })
+
   test('what could never be stored is not shown first: told where it was tried', () => {
     serve(() => saved(5))
     const editor = createEditor(site, home)

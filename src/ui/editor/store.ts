@@ -1,17 +1,13 @@
 import { createStore } from 'zustand/vanilla'
 import { applyEdit, checkEdit, describeEdit, type Edit, type EditProblem } from '@/core/edit'
-import type { LoadedSite, PageEntry, Problem, Result, Saved } from '@/core/payloads'
+import type { LoadedSite, PageEntry, Problem, Result } from '@/core/payloads'
 import type { Page, PageId, SiteDocs } from '@/core/site'
 import { summarize } from '@/core/uses'
-import { afterRefusal, pauseAfterStale, triesInDoubt } from './after-refusal'
 import { createClashWatch, type Clash, type ClashWatch } from './clashes'
 import { siteClient, type PendingEdit } from './client'
 import type { Editor, EditorState, LostEdit } from './state'
-import { isSendable, nextBatch, unsentStore } from './unsent'
-
-const RETRY = [1000, 2000, 4000, 8000]
-/** Most edits that are sent at once. */
-const MOST = 50
+import { createSending, idsOf, lostEdit, tellLost } from './sending'
+import { isSendable } from './unsent'
 
 function summaryOf(entry: PageEntry, page: Page | undefined): PageEntry {
   return page ? { ...entry, summary: summarize(page.body) } : entry
@@ -35,15 +31,9 @@ function replay(docs: SiteDocs, pending: readonly PendingEdit[], watch: ClashWat
 }
 
 const refusal = (problem: EditProblem): Problem => ({ code: 'edit-refused', problem, clientId: '' })
-const lostEdit = ({ told, edit }: PendingEdit, problem: Problem): LostEdit => ({
-  told: told ?? edit.type,
-  problem,
-})
-const idsOf = (edits: readonly PendingEdit[]) => edits.map(({ clientId }) => clientId)
 
 export function createEditor(site: LoadedSite, firstPage: Page): Editor {
   const client = siteClient(site.id)
-  const unsent = unsentStore(site.id)
   const store = createStore<EditorState>(() => ({
     siteId: site.id,
     docs: { frame: site.frame, pages: { [firstPage.id]: firstPage } },
@@ -64,15 +54,8 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
   }))
   const { getState, setState } = store
   const watch = createClashWatch()
-  let flushing: Promise<void> | undefined
-  let failures = 0
-  /** How often in a row the base was old. */
-  let stales = 0
-  /** Most edits in the next request: fewer while the one at fault is looked for. */
-  let most: number = MOST
-  /** Whether the documents here hold something that was set aside. */
-  let behind = false
-  let retry: ReturnType<typeof setTimeout> | undefined
+  const sending = createSending({ store, client, watch, reload })
+  const { setPending, flush } = sending
 
   function setDocs(docs: SiteDocs): void {
     const before = getState()
@@ -83,19 +66,6 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
           isSame(entry) ? entry : summaryOf(entry, docs.pages[entry.id]),
         )
     setState({ docs, pages })
-  }
-
-  function setPending(pending: readonly PendingEdit[]): void {
-    setState({ pending })
-    unsent.keep(pending)
-  }
-
-  function tellLost(lost: readonly LostEdit[]): void {
-    if (lost.length) setState({ lost: [...getState().lost, ...lost] })
-  }
-
-  function takeSaved(saved: Saved): void {
-    setState({ ...saved, generation: getState().generation + 1 })
   }
 
   /** Loads the newest state and applies what is pending on top of it. */
@@ -121,76 +91,10 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
     setState({ pages, assets, revision, canUndo, canRedo, generation: getState().generation + 1 })
     setDocs(docs)
     setPending(kept)
-    behind = false
-    tellLost(lost)
+    sending.caughtUp()
+    tellLost(store, lost)
     if (all.length) setState({ clashes: [...getState().clashes, ...all] })
     return true
-  }
-
-  function waitAndRetry(): void {
-    setState({ saveState: 'waiting' })
-    clearTimeout(retry)
-    retry = setTimeout(() => void flush(), RETRY[Math.min(failures, RETRY.length - 1)])
-    failures += 1
-  }
-
-  /** Takes edits back that the server will not have, and tells them; the rest goes on. */
-  function setAside(edits: readonly PendingEdit[], problem: Problem): void {
-    const gone = idsOf(edits)
-    watch.drop(gone)
-    tellLost(edits.map((each) => lostEdit(each, problem)))
-    setPending(getState().pending.filter(({ clientId }) => !gone.includes(clientId)))
-    behind = true
-  }
-
-  /** What follows a refusal; false where there is nothing to do but wait. */
-  async function afterRefused(batch: readonly PendingEdit[], problem: Problem): Promise<boolean> {
-    const next = afterRefusal[problem.code]
-    if (next === 'reload') {
-      stales += 1
-      const pause = pauseAfterStale(stales)
-      if (pause > 0) await new Promise((resolve) => setTimeout(resolve, pause))
-      return reload()
-    }
-    if (next === 'wait' || (next === 'doubt' && failures < triesInDoubt)) return false
-    failures = 0
-    if (next === 'set-aside') {
-      const named = problem.code === 'edit-refused' ? problem.clientId : undefined
-      setAside(named ? batch.filter(({ clientId }) => clientId === named) : batch, problem)
-    } else if (batch.length > 1) most = Math.ceil(batch.length / 2)
-    else setAside(batch, problem)
-    return true
-  }
-
-  async function sendOnce(): Promise<boolean> {
-    const { pending, revision } = getState()
-    const batch = nextBatch(pending, most)
-    const sent = await client.save(revision, batch)
-    if (!sent.ok) return afterRefused(batch, sent.problem)
-    failures = 0
-    stales = 0
-    most = Math.min(MOST, most * 2)
-    const gone = new Set(idsOf(batch))
-    setPending(getState().pending.filter(({ clientId }) => !gone.has(clientId)))
-    takeSaved(sent.value)
-    return true
-  }
-
-  async function flushAll(): Promise<void> {
-    while (getState().pending.length || behind) {
-      setState({ saveState: 'saving' })
-      // What was set aside is still to be seen here until the stored state is loaded anew.
-      const done = behind ? await reload() : await sendOnce()
-      if (!done) return waitAndRetry()
-    }
-    setState({ saveState: 'saved' })
-  }
-
-  function flush(): Promise<void> {
-    flushing ??= flushAll().finally(() => {
-      flushing = undefined
-    })
-    return flushing
   }
 
   /** Carries an edit out here and sends it; gives what is wrong with it, and then nothing is changed. */
@@ -221,7 +125,7 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
 
   function carryOut(edit: Edit): boolean {
     const problem = attempt(edit)
-    if (problem) tellLost([{ told: describeEdit(edit, getState().docs), problem }])
+    if (problem) tellLost(store, [{ told: describeEdit(edit, getState().docs), problem }])
     return !problem
   }
 
@@ -283,16 +187,18 @@ export function createEditor(site: LoadedSite, firstPage: Page): Editor {
 
   /** What a reload of the window left unsent is sent now. */
   function resume(): void {
-    const left = unsent.read()
+    const left = sending.left()
     if (left === 'broken') {
-      unsent.keep([])
-      tellLost([{ told: 'What this window had not sent before', problem: { code: 'unreadable' } }])
+      setPending([])
+      tellLost(store, [
+        { told: 'What this window had not sent before', problem: { code: 'unreadable' } },
+      ])
       return
     }
     if (left.length === 0) return
     const { docs, kept, lost } = replay(getState().docs, left, watch)
     setDocs(docs)
-    tellLost(lost)
+    tellLost(store, lost)
     setPending(kept)
     void flush()
   }
