@@ -1,4 +1,4 @@
-import { pageSchema, schemaVersion, type Page, type SiteDocs } from '@/core/site'
+import { siteDocs, pageSchema, pageVersion, type Page, type SiteDocs } from '@/core/site'
 import { ternFrame } from '@demo/tern/frame'
 
 /** A page of some number of elements, of the kinds that a real one has, over all themes. */
@@ -32,13 +32,14 @@ export function largePage(count: number): SiteDocs {
     sections[id] = { id, name: id, kind: 'band', theme, layout: 'stack', children }
   }
   const page: Page = pageSchema.parse({
-    schema: schemaVersion,
+    schema: pageVersion,
     id: 'large',
+    order: 'a0',
     title: 'Large',
     path: 'large',
     description: '',
     body: { order, sections: {}, elements: {} },
   })
   const body = { order, sections, elements } as unknown as Page['body']
-  return { frame: ternFrame, pages: { [page.id]: { ...page, body } } }
+  return siteDocs(ternFrame, [{ ...page, body }])
 }

@@ -1,4 +1,5 @@
-import { applyEdit, type AnyEdit } from '@/core/edit'
+import { siteDocs } from '@/core/site'
+import { applyEdit, type Edit } from '@/core/edit'
 import { readPalette } from '@/core/formats'
 import { planSweep } from '@/core/sweep'
 import { readHtmlColors, usesInFrame } from '@/core/uses'
@@ -64,7 +65,7 @@ const readings: ReadonlyArray<readonly [string, (megabytes: number) => () => voi
         }
         const hits = planSweep(css.palette, usesInFrame(css), request)
         const changes = hits.map(({ change }) => change)
-        applyEdit({ frame: css, pages: {} }, { type: 'sweep', told: '', changes } as AnyEdit)
+        applyEdit(siteDocs(css), { type: 'sweep', told: '', changes } as Edit)
       }
     },
   ],

@@ -1,7 +1,7 @@
 import type { ContentOf, KindId } from '@/core/elements'
 import {
   pageSchema,
-  schemaVersion,
+  pageVersion,
   type Body,
   type FacetColors,
   type Page,
@@ -133,8 +133,9 @@ export function page(
   sections: readonly SectionDraft[],
 ): Page {
   return pageSchema.parse({
-    schema: schemaVersion,
+    schema: pageVersion,
     id,
+    order: 'a0',
     title,
     path: id === 'home' ? 'index' : id,
     description,

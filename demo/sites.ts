@@ -1,4 +1,14 @@
-import type { Asset, Frame, Page } from '@/core/site'
+import { createHash } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import path from 'node:path'
+import {
+  orderBetween,
+  pictureSchema,
+  pictureVersion,
+  type Frame,
+  type Page,
+  type Picture,
+} from '@/core/site'
 import { ferryFrame, ferryPages } from './ferry/ferry'
 import { ternFrame } from './tern/frame'
 import { home } from './tern/home'
@@ -9,75 +19,69 @@ export interface DemoSite {
   readonly id: string
   readonly frame: Frame
   readonly pages: readonly Page[]
-  /** Where the pictures lie, below demo/assets. */
-  readonly folder: string
-  readonly assets: readonly Asset[]
+  readonly pictures: readonly Picture[]
+  /** Where the bytes of a picture lie. */
+  readonly fileOf: (picture: Picture) => string
 }
 
-const asset = (
-  id: string,
-  fileName: string,
-  width: number,
-  height: number,
-  alt: string,
-): Asset => ({
-  id,
-  fileName,
-  mediaType: fileName.endsWith('.svg') ? 'image/svg+xml' : 'image/jpeg',
-  width,
-  height,
-  alt,
-})
+const fileIn = (folder: string) => (fileName: string) =>
+  path.join(process.cwd(), 'demo', 'assets', folder, fileName)
+
+type Drawn = readonly [id: string, fileName: string, width: number, height: number, alt: string]
+
+const pictures = (folder: string, drawn: readonly Drawn[]): Picture[] =>
+  drawn.map(([id, fileName, width, height, alt]) =>
+    pictureSchema.parse({
+      schema: pictureVersion,
+      id,
+      file: createHash('sha256')
+        .update(readFileSync(fileIn(folder)(fileName)))
+        .digest('hex'),
+      fileName,
+      mediaType: fileName.endsWith('.svg') ? 'image/svg+xml' : 'image/jpeg',
+      width,
+      height,
+      alt,
+    }),
+  )
+
+/** Pages one behind the other, as they are listed. */
+function inOrder(pages: readonly Page[]): Page[] {
+  let last: string | null = null
+  return pages.map((page) => ({ ...page, order: (last = orderBetween(last, null)) }))
+}
 
 /** The made-up businesses that the demo shows. */
 export const demoSites: readonly DemoSite[] = [
   {
     id: 'tern-and-thistle',
     frame: ternFrame,
-    pages: [home, workshops, shop, journal, about, contact, checkout],
-    folder: 'tern',
-    assets: [
-      asset('logo', 'logo.svg', 64, 64, 'Tern & Thistle'),
-      asset(
+    pages: inOrder([home, workshops, shop, journal, about, contact, checkout]),
+    fileOf: ({ fileName }) => fileIn('tern')(fileName),
+    pictures: pictures('tern', [
+      ['logo', 'logo.svg', 64, 64, 'Tern & Thistle'],
+      [
         'harbour-paper',
         'harbour-paper.jpg',
         1040,
         832,
         'Combed marbled paper in green, cream and rust',
-      ),
-      asset('pebble-paper', 'pebble-paper.jpg', 900, 675, 'Stone-marbled paper in rust and cream'),
-      asset(
-        'notebook-harbour',
-        'notebook-harbour.jpg',
-        720,
-        540,
-        'Notebook with a green marbled cover',
-      ),
-      asset(
-        'notebook-pebble',
-        'notebook-pebble.jpg',
-        720,
-        540,
-        'Notebook with a rust marbled cover',
-      ),
-      asset(
-        'notebook-kelp',
-        'notebook-kelp.jpg',
-        720,
-        540,
-        'Notebook with a grey-green marbled cover',
-      ),
-      asset('shopfront', 'shopfront.jpg', 1100, 760, 'The shop front, its woodwork painted green'),
-    ],
+      ],
+      ['pebble-paper', 'pebble-paper.jpg', 900, 675, 'Stone-marbled paper in rust and cream'],
+      ['notebook-harbour', 'notebook-harbour.jpg', 720, 540, 'Notebook with a green marbled cover'],
+      ['notebook-pebble', 'notebook-pebble.jpg', 720, 540, 'Notebook with a rust marbled cover'],
+      ['notebook-kelp', 'notebook-kelp.jpg', 720, 540, 'Notebook with a grey-green marbled cover'],
+      ['shopfront', 'shopfront.jpg', 1100, 760, 'The shop front, its woodwork painted green'],
+    ]),
   },
   {
     id: 'ferrybank',
     frame: ferryFrame,
-    pages: ferryPages,
-    folder: 'ferry',
-    assets: [
-      asset('logo', 'logo.svg', 64, 64, 'Ferrybank Boat Hire'),
-      asset('boats', 'boats.jpg', 1100, 760, 'Rowing boats on a lake at dawn'),
-    ],
+    pages: inOrder(ferryPages),
+    fileOf: ({ fileName }) => fileIn('ferry')(fileName),
+    pictures: pictures('ferry', [
+      ['logo', 'logo.svg', 64, 64, 'Ferrybank Boat Hire'],
+      ['boats', 'boats.jpg', 1100, 760, 'Rowing boats on a lake at dawn'],
+    ]),
   },
 ]

@@ -11,7 +11,7 @@ import {
 } from '@/core/color'
 import { cssProperty, kindOf } from '@/core/elements'
 import { coloredIn, spotsOnPage, traceFacet } from '@/core/resolve'
-import { isColor, slotsInOrder, type SiteDocs } from '@/core/site'
+import { siteDocs, isColor, slotsInOrder, type SiteDocs } from '@/core/site'
 import { slotReference } from '@/core/sweep'
 import { demoSites } from '@demo/sites'
 import { renderSite } from '@/server/publishing'
@@ -88,10 +88,7 @@ for (const site of demoSites) {
     test.setTimeout(240_000)
     // Custom CSS may overrule decisions; for this check it is switched off.
     const frame = { ...site.frame, customCss: '' }
-    const docs: SiteDocs = {
-      frame,
-      pages: Object.fromEntries(site.pages.map((each) => [each.id, each])),
-    }
+    const docs: SiteDocs = siteDocs(frame, site.pages)
     const files = renderSite(docs, {})
     let asked = 0
     const wrong: string[] = []

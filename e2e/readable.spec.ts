@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { generateThemes } from '@/core/generate'
 import { renderDocument, renderPageCss, renderSiteCss, type Whereabouts } from '@/core/render'
-import { slotSchema, type Frame, type Palette, type SiteDocs } from '@/core/site'
+import { siteDocs, slotSchema, type Frame, type Palette, type SiteDocs } from '@/core/site'
 import { roleIds } from '@/core/theme'
 import { demoSites } from '@demo/sites'
 import { ternFrame } from '@demo/tern/frame'
@@ -9,7 +9,7 @@ import { specimenId, specimenPage } from '@/ui/themes/specimen-page'
 import { hardToRead } from './reads-well'
 
 const where: Whereabouts = {
-  assets: {},
+  pictures: {},
   assetUrl: () => 'data:,',
   fontUrl: () => 'data:,',
   link: () => '#',
@@ -63,7 +63,7 @@ for (const [name, values] of palettes) {
       values,
     )
     const specimen = specimenPage(frame.themes.order.map((id) => frame.themes.byId[id]!))
-    const html = htmlOf({ frame, pages: { [specimenId]: specimen } }, specimen)
+    const html = htmlOf(siteDocs(frame, [specimen]), specimen)
     await page.setContent(html)
     expect(await page.locator('.main-button').count()).toBe(frame.themes.order.length)
     expect(await hardToRead(page)).toEqual([])
@@ -96,7 +96,7 @@ test('all demo pages in generated themes can be read, at rest and pointed at', a
     } as Frame
     for (const each of site.pages) {
       const own = { ...each, body: withoutColors(each.body) }
-      const html = htmlOf({ frame, pages: { [own.id]: own } }, own)
+      const html = htmlOf(siteDocs(frame, [own]), own)
       await page.setContent(html)
       expect({ page: own.id, found: await hardToRead(page) }).toEqual({ page: own.id, found: [] })
       await page.setContent(html.replaceAll(/:hover\b/g, ':not(#none)'))

@@ -1,4 +1,4 @@
-import { frameSchema, schemaVersion, type Frame } from '@/core/site'
+import { frameSchema, frameVersion, type Frame } from '@/core/site'
 import {
   body,
   button,
@@ -97,7 +97,7 @@ const themes = [
 ]
 
 export const ferryFrame: Frame = frameSchema.parse({
-  schema: schemaVersion,
+  schema: frameVersion,
   name: 'Ferrybank Boat Hire',
   palette: palette(slots),
   edition: 'light',

@@ -1,4 +1,4 @@
-import { frameSchema, schemaVersion, type Frame } from '@/core/site'
+import { frameSchema, frameVersion, type Frame } from '@/core/site'
 import { body, column, embed, fine, nav, quiet, wordmark } from '../build'
 import { palette, theme, themeSet } from '../build-frame'
 import { chatSnippet, customCss } from './mess'
@@ -161,7 +161,7 @@ const themes = [
 ]
 
 export const ternFrame: Frame = frameSchema.parse({
-  schema: schemaVersion,
+  schema: frameVersion,
   name: 'Tern & Thistle',
   palette: palette(slots, { brand: ['#1c5a54'] }),
   edition: 'light',

@@ -5,7 +5,7 @@ import {
   kindOfEdit,
   pagesOfPatches,
   patchedDocs,
-  type AnyEdit,
+  type Edit,
   type DocPatch,
   type Edit,
 } from '@/core/edit'
@@ -88,7 +88,7 @@ async function record(
 export async function performEdit(
   actor: Actor,
   site: SiteRow,
-  edit: AnyEdit,
+  edit: Edit,
   clientId: string | null,
   transaction: Transaction,
 ): Promise<Result<SiteDocs>> {
@@ -130,7 +130,7 @@ export function changeByEdit(
   actor: Actor,
   siteId: string,
   base: number,
-  editFrom: (docs: SiteDocs) => Result<AnyEdit>,
+  editFrom: (docs: SiteDocs) => Result<Edit>,
 ): Promise<Result<Saved>> {
   return changeAndTell(actor, siteId, base, async (site, transaction) => {
     const edit = editFrom(await loadDocs(site, 'all', transaction))

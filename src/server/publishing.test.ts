@@ -1,3 +1,4 @@
+import { siteDocs } from '@/core/site'
 import { unzipSync, strFromU8 } from 'fflate'
 import { demoSites } from '@demo/sites'
 import promises from 'node:fs/promises'
@@ -94,7 +95,7 @@ test('where visitors switch editions, every page has a dark twin, and every link
 
 test('a site of one edition has no twins', () => {
   const { frame, pages } = demoSites[0]!
-  const docs = { frame, pages: Object.fromEntries(pages.map((page) => [page.id, page])) }
+  const docs = siteDocs(frame, pages)
   expect([...renderSite(docs, {}).keys()].some((name) => name.startsWith('dark/'))).toBe(false)
 })
 

@@ -1,5 +1,5 @@
 import { literal, type Transaction } from 'sequelize'
-import {
+import { siteDocs,
   canonicalJson,
   frameSchema,
   isUnreadable,
@@ -187,10 +187,7 @@ export async function loadDocs(
   const where = wanted === 'all' ? { siteId: site.id } : { siteId: site.id, id: [...wanted] }
   const rows = await models().Page.findAll({ where, order: ['position'], transaction })
   const pages = rows.map(({ document }: PageRow) => readPage(document))
-  return {
-    frame: readFrame(site.frame),
-    pages: Object.fromEntries(pages.map((page) => [page.id, page])),
-  }
+  return siteDocs(readFrame(site.frame), pages)
 }
 
 /**

@@ -54,6 +54,12 @@ export function colorKey(color: Color): string {
   return bytes.map((byte) => byte.toString(16).padStart(2, '0')).join('')
 }
 
+/** The colour of a key, as far as a key tells it: 8 bits a channel. */
+export function colorOfKey(key: string): Color {
+  const byte = (at: number) => parseInt(key.slice(at, at + 2), 16)
+  return fromBytes([byte(0), byte(2), byte(4)], byte(6) / 255)
+}
+
 /**
  * What is seen when `top` lies over `below` (simple alpha compositing in
  * gamma-encoded sRGB, as browsers do; Compositing and Blending Level 1, §5.1).

@@ -2,6 +2,7 @@ export {
   between,
   black,
   colorKey,
+  colorOfKey,
   fromBytes,
   fromChannels,
   inGamut,

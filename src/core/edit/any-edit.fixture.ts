@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import type { z } from 'zod'
 import { kindOf } from '../elements'
 import { textFault, type SiteDocs } from '../site'
-import { editKinds, serverKinds, type AnyEdit } from './edits'
+import { editKinds, type Edit } from './edits'
 
 /** Names that every object answers to, and names that are no id; a site must take none of them for something that is there. */
 export const nastyNames = [
@@ -32,7 +32,7 @@ interface Place {
 }
 
 /** What a person could mean by each member of a command on a site, by the member's name. */
-function poolsOf(type: EditTypeName, { frame, pages }: SiteDocs): Pools {
+function poolsOf(type: EditTypeName, { frame, pages, pictures, fonts }: SiteDocs): Pools {
   const all = Object.values(pages)
   const bodies = [frame.body, ...all.map(({ body }) => body)]
   const slots = frame.palette.order
@@ -56,7 +56,10 @@ function poolsOf(type: EditTypeName, { frame, pages }: SiteDocs): Pools {
     group: ['Brand', 'Greys'],
     study: [...frame.studies.map(({ id }) => id), 'plum'],
     css: ['', 'a{color:red}', 'a{color:#1c5a54'],
-    picture: ['shopfront'],
+    picture: Object.keys(pictures),
+    page: Object.keys(pages),
+    font: Object.keys(fonts),
+    order: ['a0V', 'a9', 'Zz', 'b'],
     path: ['customCss', 'themes', 'byId', 'roles', 'body'],
     id: ['moss', 'sand', 'on-moss'],
     before: colors,
@@ -181,21 +184,27 @@ function anyObject(def: Def, pools: Pools, depth: number): fc.Arbitrary<unknown>
     )
 }
 
-export const editTable = { ...editKinds, ...serverKinds }
+export const editTable = editKinds
 export type EditTypeName = keyof typeof editTable
 
-/** Edits that carry whole documents or find what they expect at a path are made by the server from the site itself. */
+/** Edits that carry whole records: made from those of the site. */
 const madeFromSite: Readonly<Partial<Record<EditTypeName, (docs: SiteDocs) => unknown>>> = {
-  restore: ({ frame, pages }) => ({
-    type: 'restore',
-    checkpoint: 'Before',
-    frame: { ...frame, customCss: '' },
-    pages: Object.values(pages),
+  addPage: ({ pages }) => ({
+    type: 'addPage',
+    page: { ...Object.values(pages)[0]!, id: 'extra', path: 'extra', order: 'a0V' },
+  }),
+  addPicture: ({ pictures }) => ({
+    type: 'addPicture',
+    picture: { ...Object.values(pictures)[0]!, id: 'extra', fileName: 'extra.jpg' },
+  }),
+  addFont: ({ fonts }) => ({
+    type: 'addFont',
+    font: { ...Object.values(fonts)[0]!, id: 'extra', fileName: 'extra.woff2' },
   }),
 }
 
 /** Any edit of one kind that the schema takes, on a site; every kind of the table has one. */
-export function anyEditOf(type: EditTypeName, docs: SiteDocs): fc.Arbitrary<AnyEdit> {
+export function anyEditOf(type: EditTypeName, docs: SiteDocs): fc.Arbitrary<Edit> {
   const { schema } = editTable[type]
   const own = madeFromSite[type]?.(docs)
   const any = own
@@ -203,7 +212,7 @@ export function anyEditOf(type: EditTypeName, docs: SiteDocs): fc.Arbitrary<AnyE
     : anyOf(schema as unknown as Schema, poolsOf(type, docs), 'name')
   return any.filter(
     (edit) => schema.safeParse(edit).success && !textFault(edit),
-  ) as fc.Arbitrary<AnyEdit>
+  ) as fc.Arbitrary<Edit>
 }
 
 /** The same with nasty names wherever a text stands; whatever the schema says of it. */

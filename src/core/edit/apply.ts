@@ -1,56 +1,58 @@
-import { applyPatches, produceWithPatches, type Patch } from 'immer'
-import type { PageId, SiteDocs } from '../site'
+import { produce } from 'immer'
+import { reversed } from '../changes'
+import {
+  applyRecordChanges,
+  recordChanges,
+  type PageId,
+  type RecordChange,
+  type SiteDocs,
+} from '../site'
 import type { EditProblem } from './edit'
-import { kindOfEdit, type AnyEdit } from './edits'
-
-/** A change of documents as data: what to set at which path, from the site down. */
-export type DocPatch = Patch
+import { kindOfEdit, type Edit } from './edits'
 
 export type EditResult =
-  | {
-      readonly ok: true
-      readonly docs: SiteDocs
-      readonly patches: DocPatch[]
-      readonly inverse: DocPatch[]
-    }
+  | { readonly ok: true; readonly docs: SiteDocs; readonly changes: readonly RecordChange[] }
   | { readonly ok: false; readonly problem: EditProblem }
 
 /**
- * Carries out one edit on the documents at hand. Returns the new documents
- * with the patches that lead there and back, or the problem; the documents
- * given are never changed. An edit that changes nothing returns them as they are.
+ * Carries out one edit on the documents at hand. Returns the new documents with
+ * the changes that lead there, by record, or the problem; the documents given
+ * are never changed. An edit that changes nothing gives no changes.
  */
-export function applyEdit(docs: SiteDocs, edit: AnyEdit): EditResult {
+export function applyEdit(docs: SiteDocs, edit: Edit): EditResult {
   let problem: EditProblem | undefined
   const kind = kindOfEdit(edit)
-  const [next, patches, inverse] = produceWithPatches(docs, (draft) => {
+  const next = produce(docs, (draft) => {
     problem = kind.apply(draft, edit)
   })
   if (problem) return { ok: false, problem }
-  return { ok: true, docs: next, patches, inverse }
+  const changes = recordChanges(docs, next)
+  return { ok: true, docs: changes.length ? next : docs, changes }
 }
 
-/** Applies patches as they were recorded; throws when the documents are not those they were made for. */
-export function patchDocs(docs: SiteDocs, patches: readonly DocPatch[]): SiteDocs {
-  return applyPatches(docs, patches as Patch[])
+/** Changes by record that lead back. */
+export function inverseOf(changes: readonly RecordChange[]): RecordChange[] {
+  return changes.map((each) => ({ ...each, changes: reversed(each.changes) })).reverse()
 }
 
-/** The same, or undefined where the documents are not those that the patches were made for. */
-export function patchedDocs(docs: SiteDocs, patches: readonly DocPatch[]): SiteDocs | undefined {
+/** The documents after changes; undefined where they are not those that the changes were made for. */
+export function changedDocs(
+  docs: SiteDocs,
+  changes: readonly RecordChange[],
+): SiteDocs | undefined {
   try {
-    return patchDocs(docs, patches)
+    return applyRecordChanges(docs, changes)
   } catch {
     return undefined
   }
 }
 
-/** The pages that patches reach into. */
-export function pagesOfPatches(patches: readonly DocPatch[]): PageId[] {
-  const pages = patches.flatMap(({ path }) => (path[0] === 'pages' ? [path[1] as PageId] : []))
-  return [...new Set(pages)]
+/** The pages that changes reach into. */
+export function pagesOfChanges(changes: readonly RecordChange[]): PageId[] {
+  return changes.flatMap(({ kind, id }) => (kind === 'page' ? [id as PageId] : []))
 }
 
 /** One line that tells an edit to people. */
-export function describeEdit(edit: AnyEdit, docs: SiteDocs): string {
+export function describeEdit(edit: Edit, docs: SiteDocs): string {
   return kindOfEdit(edit).describe(edit, docs)
 }

@@ -1,12 +1,12 @@
 import { ternFrame } from '@demo/tern/frame'
-import type { SiteDocs } from '../site'
+import { siteDocs, type SiteDocs } from '../site'
 import { applyEdit } from './apply'
 import { isClash, putsOf } from './clash'
-import type { AnyEdit } from './edits'
+import type { Edit } from './edits'
 
-const start: SiteDocs = { frame: ternFrame, pages: {} }
+const start: SiteDocs = siteDocs(ternFrame)
 const made = (docs: SiteDocs, edit: unknown) => {
-  const result = applyEdit(docs, edit as AnyEdit)
+  const result = applyEdit(docs, edit as Edit)
   if (!result.ok) throw new Error(result.problem)
   return result
 }
@@ -18,7 +18,7 @@ const role = (name: string, slot: string, theme = 'on-paper') => ({
 })
 /** Whether mine, made on the start, clashes where theirs came first. */
 const clashes = (mine: unknown, theirs: unknown) =>
-  isClash(start, made(start, theirs).docs, putsOf(made(start, mine).patches))
+  isClash(start, made(start, theirs).docs, putsOf(made(start, mine).changes))
 
 test('the same cell, decided differently, is a clash', () => {
   expect(clashes(role('link', 'ink'), role('link', 'spark'))).toBe(true)
@@ -40,6 +40,6 @@ test('a place that is gone is no clash of its own: the edit itself no longer fit
   const { spark: _gone, ...slots } = ternFrame.palette.slots as Record<string, unknown>
   const without = { ...ternFrame, palette: { ...ternFrame.palette, slots } } as typeof ternFrame
   const mine = made(start, { type: 'setSlot', slot: 'spark', value: '#111111' })
-  expect(isClash(start, { frame: without, pages: {} }, putsOf(mine.patches))).toBe(true)
-  expect(isClash(start, start, putsOf(mine.patches))).toBe(false)
+  expect(isClash(start, siteDocs(without), putsOf(mine.changes))).toBe(true)
+  expect(isClash(start, start, putsOf(mine.changes))).toBe(false)
 })

@@ -1,34 +1,37 @@
-import { canonicalJson, type SiteDocs } from '../site'
-import type { DocPatch } from './apply'
+import { isSame, isStretch } from '../changes'
+import { recordAt, type RecordChange, type RecordRef, type SiteDocs } from '../site'
 
-type Path = DocPatch['path']
-
-/** A place in the documents and the value that an edit put there. */
-export interface Put {
-  readonly path: Path
+/** A place in a record and the value that an edit put there. */
+export interface Put extends RecordRef {
+  readonly path: ReadonlyArray<string | number>
   readonly value: unknown
 }
 
-/** What stands at a path; undefined where the path leads nowhere. */
-export function valueAt(docs: SiteDocs, path: Path): unknown {
+/** What stands at a place; undefined where the way leads nowhere. */
+export function valueAt(docs: SiteDocs, { path, ...ref }: Omit<Put, 'value'>): unknown {
   return path.reduce<unknown>(
     (value, key) => (value as Record<string, unknown> | undefined)?.[key],
-    docs,
+    recordAt(docs, ref),
   )
 }
 
-export const sameValue = (a: unknown, b: unknown): boolean =>
-  a === b || (a !== undefined && b !== undefined && canonicalJson(a) === canonicalJson(b))
-
 /**
- * The single values that patches put in place of others. Lists are left out:
+ * The single values that changes put in place of others. Lists are left out:
  * what two people add to one goes together.
  */
-export function putsOf(patches: readonly DocPatch[]): Put[] {
-  return patches.flatMap(({ op, path, value }) =>
-    op === 'replace' && !Array.isArray(value) && path.every((key) => typeof key === 'string')
-      ? [{ path, value: value as unknown }]
-      : [],
+export function putsOf(changes: readonly RecordChange[]): Put[] {
+  return changes.flatMap(({ kind, id, changes: own }) =>
+    own.flatMap((change): Put[] => {
+      const { path } = change
+      const isPut =
+        path.length > 0 &&
+        path.every((key) => typeof key === 'string') &&
+        !isStretch(change) &&
+        change.from !== undefined &&
+        change.to !== undefined &&
+        !Array.isArray(change.to)
+      return isPut ? [{ kind, id, path, value: change.to }] : []
+    }),
   )
 }
 
@@ -38,8 +41,8 @@ export function putsOf(patches: readonly DocPatch[]): Put[] {
  * to a different value.
  */
 export function isClash(before: SiteDocs, now: SiteDocs, puts: readonly Put[]): boolean {
-  return puts.some(({ path, value }) => {
-    const there = valueAt(now, path)
-    return !sameValue(there, valueAt(before, path)) && !sameValue(there, value)
+  return puts.some((put) => {
+    const there = valueAt(now, put)
+    return !isSame(there, valueAt(before, put)) && !isSame(there, put.value)
   })
 }

@@ -1,17 +1,17 @@
 import { demoSites } from '@demo/sites'
-import type { PageId, SiteDocs } from '../site'
+import { siteDocs, type PageId, type SiteDocs } from '../site'
 import { applyEdit, describeEdit } from './apply'
-import { editSchema, type AnyEdit } from './edits'
+import { editSchema, type Edit } from './edits'
 
 const { frame, pages } = demoSites[0]!
-const docs: SiteDocs = { frame, pages: Object.fromEntries(pages.map((page) => [page.id, page])) }
+const docs: SiteDocs = siteDocs(frame, pages)
 const home = docs.pages['home' as PageId]!
 const button = Object.values(home.body.elements).find(({ kind }) => kind === 'mainButton')!
 const plain = Object.values(home.body.elements).find(
   ({ kind, colors }) => kind === 'heading' && !colors,
 )!
 
-const run = (edit: unknown, on: SiteDocs = docs) => applyEdit(on, editSchema.parse(edit) as AnyEdit)
+const run = (edit: unknown, on: SiteDocs = docs) => applyEdit(on, editSchema.parse(edit) as Edit)
 const done = (on: SiteDocs, ...edits: unknown[]): SiteDocs =>
   edits.reduce<SiteDocs>((now, edit) => {
     const result = run(edit, now)
@@ -139,5 +139,5 @@ test.each([
     'Opening, fill: Mist',
   ],
 ])('%# is told in words', (edit, told) => {
-  expect(describeEdit(editSchema.parse(edit) as AnyEdit, docs)).toBe(told)
+  expect(describeEdit(editSchema.parse(edit) as Edit, docs)).toBe(told)
 })

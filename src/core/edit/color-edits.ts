@@ -73,7 +73,7 @@ const setElementColorCommand = z.strictObject({
 export const setElementColor = defineEdit<z.infer<typeof setElementColorCommand>>({
   type: 'setElementColor',
   schema: setElementColorCommand,
-  pages: ({ doc }) => pagesIn([doc]),
+  needs: ({ doc }) => pagesIn([doc]),
   apply(draft, command) {
     const body = draftBody(draft, command.doc)
     if (!body) return 'page-gone'
@@ -102,7 +102,7 @@ const setSectionColorCommand = z.strictObject({
 export const setSectionColor = defineEdit<z.infer<typeof setSectionColorCommand>>({
   type: 'setSectionColor',
   schema: setSectionColorCommand,
-  pages: ({ doc }) => pagesIn([doc]),
+  needs: ({ doc }) => pagesIn([doc]),
   apply(draft, command) {
     const body = draftBody(draft, command.doc)
     if (!body) return 'page-gone'
@@ -129,7 +129,6 @@ const setStyleColorCommand = z.strictObject({
 export const setStyleColor = defineEdit<z.infer<typeof setStyleColorCommand>>({
   type: 'setStyleColor',
   schema: setStyleColorCommand,
-  pages: () => [],
   apply(draft, command) {
     const style = draft.frame.styles[command.style]
     if (!style) return 'style-gone'

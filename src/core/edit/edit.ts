@@ -1,8 +1,6 @@
-import { enablePatches, type Draft } from 'immer'
+import type { Draft } from 'immer'
 import type { z } from 'zod'
-import type { DocId, PageId, SiteDocs } from '../site'
-
-enablePatches()
+import type { DocId, RecordRef, SiteDocs } from '../site'
 
 /** Why an edit that was well formed could not be carried out. The words for each stand in the interface. */
 export type EditProblem =
@@ -17,6 +15,14 @@ export type EditProblem =
   | 'themes-full'
   | 'last-theme'
   | 'page-gone'
+  | 'page-taken'
+  | 'path-taken'
+  | 'home-page'
+  | 'picture-gone'
+  | 'picture-taken'
+  | 'font-gone'
+  | 'font-taken'
+  | 'file-taken'
   | 'section-gone'
   | 'element-gone'
   | 'style-gone'
@@ -31,12 +37,12 @@ export type EditProblem =
 
 export type DraftDocs = Draft<SiteDocs>
 
-/** A kind of edit: how it is checked, which pages it touches, what it does, how it is told. */
+/** A kind of edit: how it is checked, which records it needs, what it does, how it is told. */
 export interface EditKind<Command extends { readonly type: string }> {
   readonly type: Command['type']
   readonly schema: z.ZodType<Command>
-  /** The pages that must be loaded; the frame always is. */
-  readonly pages: (command: Command) => readonly PageId[]
+  /** The records that must be at hand, beside the frame, which always is; one that is not there is left out. */
+  readonly needs?: (command: Command) => readonly RecordRef[]
   /** Changes the draft, or returns why it cannot; then nothing is kept. */
   readonly apply: (draft: DraftDocs, command: Command) => EditProblem | undefined
   /** One line for people, told with the names that hold before the edit. */
@@ -49,8 +55,10 @@ export function defineEdit<Command extends { readonly type: string }>(
   return kind
 }
 
-export function pagesIn(docs: readonly DocId[]): PageId[] {
-  return docs.filter((doc): doc is PageId => doc !== 'frame')
+/** The pages among some documents, each once. */
+export function pagesIn(docs: readonly DocId[]): RecordRef[] {
+  const pages = new Set(docs.filter((doc) => doc !== 'frame'))
+  return [...pages].map((id) => ({ kind: 'page', id }))
 }
 
 export function draftBody(draft: DraftDocs, doc: DocId) {

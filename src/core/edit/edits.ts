@@ -10,13 +10,20 @@ import {
   setShades,
   setSlot,
 } from './palette-edits'
-import { removeSlot } from './remove-slot-edit'
-import { restore } from './restore-edit'
+import {
+  addFont,
+  addPage,
+  addPicture,
+  describePicture,
+  movePage,
+  removeFont,
+  removePage,
+  removePicture,
+  renamePage,
+} from './record-edits'
 import { setBlend, setSectionTheme, setSectionThemes } from './section-edits'
 import { setCustomCss } from './site-edits'
 import { dropStudy, keepStudy, setSlots } from './study-edits'
-import { sweep } from './sweep-edit'
-import { removeTheme } from './remove-theme-edit'
 import { addTheme, orderThemes, renameTheme, setCells, setEdition, setRole } from './theme-edits'
 import type { EditKind } from './edit'
 
@@ -45,17 +52,21 @@ export const editKinds = {
   setSectionColor,
   setStyleColor,
   setCustomCss,
+  addPage,
+  movePage,
+  renamePage,
+  removePage,
+  addPicture,
+  describePicture,
+  removePicture,
+  addFont,
+  removeFont,
 } as const
-
-/** Edits that the server makes itself, from a dry run or a checkpoint. */
-export const serverKinds = { sweep, removeSlot, removeTheme, restore } as const
 
 type KindsOf<Table> = Table[keyof Table]
 type CommandOf<Kind> = Kind extends EditKind<infer Command> ? Command : never
 
 export type Edit = CommandOf<KindsOf<typeof editKinds>>
-export type ServerEdit = CommandOf<KindsOf<typeof serverKinds>>
-export type AnyEdit = Edit | ServerEdit
 
 type Option = z.core.$ZodTypeDiscriminable & z.ZodType<Edit>
 const schemas = Object.values(editKinds).map((kind) => kind.schema)
@@ -81,7 +92,6 @@ export function checkEdit(edit: unknown): CheckedEdit {
 }
 
 /** The kind that carries out an edit, whichever it is. */
-export function kindOfEdit(edit: AnyEdit): EditKind<AnyEdit> {
-  const all = { ...editKinds, ...serverKinds }
-  return all[edit.type] as unknown as EditKind<AnyEdit>
+export function kindOfEdit(edit: Edit): EditKind<Edit> {
+  return editKinds[edit.type] as unknown as EditKind<Edit>
 }

@@ -3,21 +3,11 @@ export { decisionWords } from './theme-edits'
 export {
   applyEdit,
   describeEdit,
-  pagesOfPatches,
-  patchDocs,
-  patchedDocs,
-  type DocPatch,
+  changedDocs,
+  inverseOf,
+  pagesOfChanges,
   type EditResult,
 } from './apply'
-export {
-  checkEdit,
-  editSchema,
-  kindOfEdit,
-  type AnyEdit,
-  type CheckedEdit,
-  type Edit,
-  type ServerEdit,
-} from './edits'
-export { type SweepChange } from './sweep-edit'
+export { checkEdit, editSchema, kindOfEdit, type CheckedEdit, type Edit } from './edits'
 export { readDecision, writeDecision } from './decision-text'
-export { isClash, putsOf, sameValue, valueAt, type Put } from './clash'
+export { isClash, putsOf, valueAt, type Put } from './clash'

@@ -1,10 +1,10 @@
 import { ternFrame } from '@demo/tern/frame'
-import { mostSlots, mostStudies, type Frame, type SlotId } from '../site'
+import { siteDocs, mostSlots, mostStudies, type Frame, type SlotId } from '../site'
 import { applyEdit, describeEdit } from './apply'
-import { editSchema, type AnyEdit } from './edits'
+import { editSchema, type Edit } from './edits'
 
 const apply = (edit: unknown, frame: Frame = ternFrame) =>
-  applyEdit({ frame, pages: {} }, editSchema.parse(edit) as AnyEdit)
+  applyEdit(siteDocs(frame), editSchema.parse(edit) as Edit)
 const done = (frame: Frame, ...edits: unknown[]): Frame =>
   edits.reduce<Frame>((now, edit) => {
     const result = apply(edit, now)
@@ -149,7 +149,5 @@ test.each([
     'Reshuffled: 1 slot',
   ],
 ])('%j is told in words', (edit, told) => {
-  expect(describeEdit(editSchema.parse(edit) as AnyEdit, { frame: ternFrame, pages: {} })).toBe(
-    told,
-  )
+  expect(describeEdit(editSchema.parse(edit) as Edit, siteDocs(ternFrame))).toBe(told)
 })

@@ -34,7 +34,6 @@ const setSlotCommand = z.strictObject({
 export const setSlot = defineEdit<z.infer<typeof setSlotCommand>>({
   type: 'setSlot',
   schema: setSlotCommand,
-  pages: () => [],
   apply(draft, { slot: id, value }) {
     const slot = draft.frame.palette.slots[id]
     if (!slot) return 'slot-gone'
@@ -54,7 +53,6 @@ const addSlotCommand = z.strictObject({
 export const addSlot = defineEdit<z.infer<typeof addSlotCommand>>({
   type: 'addSlot',
   schema: addSlotCommand,
-  pages: () => [],
   apply(draft, { slot: id, name, value }) {
     const { palette } = draft.frame
     if (palette.slots[id]) return 'slot-taken'
@@ -74,7 +72,6 @@ const renameSlotCommand = z.strictObject({
 export const renameSlot = defineEdit<z.infer<typeof renameSlotCommand>>({
   type: 'renameSlot',
   schema: renameSlotCommand,
-  pages: () => [],
   apply(draft, { slot: id, name }) {
     const slot = draft.frame.palette.slots[id]
     if (!slot) return 'slot-gone'
@@ -92,7 +89,6 @@ const noteSlotCommand = z.strictObject({
 export const noteSlot = defineEdit<z.infer<typeof noteSlotCommand>>({
   type: 'noteSlot',
   schema: noteSlotCommand,
-  pages: () => [],
   apply(draft, { slot: id, note }) {
     const slot = draft.frame.palette.slots[id]
     if (!slot) return 'slot-gone'
@@ -111,7 +107,6 @@ const orderSlotsCommand = z.strictObject({
 export const orderSlots = defineEdit<z.infer<typeof orderSlotsCommand>>({
   type: 'orderSlots',
   schema: orderSlotsCommand,
-  pages: () => [],
   apply({ frame: { palette } }, { order }) {
     if ([...order].sort().join() !== [...palette.order].sort().join()) return 'slot-gone'
     if (order.join() !== palette.order.join()) palette.order = order
@@ -129,7 +124,6 @@ const groupSlotCommand = z.strictObject({
 export const groupSlot = defineEdit<z.infer<typeof groupSlotCommand>>({
   type: 'groupSlot',
   schema: groupSlotCommand,
-  pages: () => [],
   apply(draft, { slot: id, group }) {
     const { palette } = draft.frame
     const slot = palette.slots[id]
@@ -159,7 +153,6 @@ const setShadesCommand = z.strictObject({
 export const setShades = defineEdit<z.infer<typeof setShadesCommand>>({
   type: 'setShades',
   schema: setShadesCommand,
-  pages: () => [],
   apply({ frame: { palette } }, { slot: id, scale }) {
     if (id === null) {
       if (scale) palette.shades = scale

@@ -1,11 +1,11 @@
 import { demoSites } from '@demo/sites'
-import type { PageId, SiteDocs } from '../site'
+import { siteDocs, type PageId, type SiteDocs } from '../site'
 import { applyEdit, describeEdit } from './apply'
-import { editSchema, kindOfEdit, type AnyEdit } from './edits'
+import { editSchema, kindOfEdit, type Edit } from './edits'
 
 const { frame, pages } = demoSites[0]!
-const docs: SiteDocs = { frame, pages: Object.fromEntries(pages.map((page) => [page.id, page])) }
-const run = (edit: unknown, on: SiteDocs = docs) => applyEdit(on, editSchema.parse(edit) as AnyEdit)
+const docs: SiteDocs = siteDocs(frame, pages)
+const run = (edit: unknown, on: SiteDocs = docs) => applyEdit(on, editSchema.parse(edit) as Edit)
 const done = (edit: unknown) => {
   const result = run(edit)
   if (!result.ok) throw new Error(result.problem)
@@ -40,8 +40,11 @@ test('many sections get a theme each, on many pages', () => {
   const site = done(edit)
   expect(section(site, 'home', 'opening').theme).toBe('on-mist')
   expect(site.frame.body.sections['footer' as never]!['theme']).toBe('on-brand')
-  const parsed = editSchema.parse(edit) as AnyEdit
-  expect(kindOfEdit(parsed).pages(parsed)).toEqual(['home', 'about'])
+  const parsed = editSchema.parse(edit) as Edit
+  expect(kindOfEdit(parsed).needs!(parsed)).toEqual([
+    { kind: 'page', id: 'home' },
+    { kind: 'page', id: 'about' },
+  ])
 })
 
 test.each([
@@ -79,7 +82,7 @@ test('a header that is given a theme no longer blends; blending again forgets no
 test('a theme that a section has already changes nothing', () => {
   const { theme } = section(docs, 'home', 'opening')
   const result = run({ type: 'setSectionTheme', sections: [opening], theme })
-  expect(result).toMatchObject({ ok: true, patches: [] })
+  expect(result).toMatchObject({ ok: true, changes: [] })
 })
 
 test.each([
@@ -98,5 +101,5 @@ test.each([
   ],
   [{ type: 'setBlend', section: 'header', blend: false }, 'Header stands by itself'],
 ])('%j is told in words', (edit, told) => {
-  expect(describeEdit(editSchema.parse(edit) as AnyEdit, docs)).toBe(told)
+  expect(describeEdit(editSchema.parse(edit) as Edit, docs)).toBe(told)
 })

@@ -39,7 +39,7 @@ const setSectionThemeCommand = z.strictObject({
 export const setSectionTheme = defineEdit<z.infer<typeof setSectionThemeCommand>>({
   type: 'setSectionTheme',
   schema: setSectionThemeCommand,
-  pages: ({ sections }) => pagesIn(sections.map(({ doc }) => doc)),
+  needs: ({ sections }) => pagesIn(sections.map(({ doc }) => doc)),
   apply(draft, { sections, theme }) {
     for (const { doc, section } of sections) {
       const problem = giveTheme(draft, doc, section, theme)
@@ -68,7 +68,7 @@ const setSectionThemesCommand = z.strictObject({
 export const setSectionThemes = defineEdit<z.infer<typeof setSectionThemesCommand>>({
   type: 'setSectionThemes',
   schema: setSectionThemesCommand,
-  pages: ({ sections }) => [...new Set(pagesIn(sections.map(({ doc }) => doc)))],
+  needs: ({ sections }) => pagesIn(sections.map(({ doc }) => doc)),
   apply(draft, { sections }) {
     for (const { doc, section, theme } of sections) {
       const problem = giveTheme(draft, doc, section, theme)
@@ -87,7 +87,6 @@ const setBlendCommand = z.strictObject({
 export const setBlend = defineEdit<z.infer<typeof setBlendCommand>>({
   type: 'setBlend',
   schema: setBlendCommand,
-  pages: () => [],
   apply({ frame }, { section: id, blend }) {
     const section = frame.body.sections[id]
     if (!section) return 'section-gone'

@@ -11,7 +11,6 @@ const setCustomCssCommand = z.strictObject({
 export const setCustomCss = defineEdit<z.infer<typeof setCustomCssCommand>>({
   type: 'setCustomCss',
   schema: setCustomCssCommand,
-  pages: () => [],
   apply({ frame }, { css }) {
     const { addresses, depth } = surveyCss(css)
     if (depth > deepestCss) return 'css-too-deep'

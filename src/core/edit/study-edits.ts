@@ -29,7 +29,6 @@ const keepStudyCommand = z.strictObject({ type: z.literal('keepStudy'), study: t
 export const keepStudy = defineEdit<z.infer<typeof keepStudyCommand>>({
   type: 'keepStudy',
   schema: keepStudyCommand,
-  pages: () => [],
   apply({ frame }, { study }) {
     const others = frame.studies.filter(({ id }) => id !== study.id)
     if (others.length >= mostStudies) return 'studies-full'
@@ -43,7 +42,6 @@ const dropStudyCommand = z.strictObject({ type: z.literal('dropStudy'), study: z
 export const dropStudy = defineEdit<z.infer<typeof dropStudyCommand>>({
   type: 'dropStudy',
   schema: dropStudyCommand,
-  pages: () => [],
   apply({ frame }, { study }) {
     if (!frame.studies.some(({ id }) => id === study)) return 'study-gone'
     frame.studies = frame.studies.filter(({ id }) => id !== study)
@@ -69,7 +67,6 @@ const setSlotsCommand = z.strictObject({
 export const setSlots = defineEdit<z.infer<typeof setSlotsCommand>>({
   type: 'setSlots',
   schema: setSlotsCommand,
-  pages: () => [],
   apply({ frame: { palette } }, { values, add = [] }) {
     for (const { slot: id, value, ...details } of values) {
       const slot = palette.slots[id]

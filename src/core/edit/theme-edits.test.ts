@@ -1,12 +1,12 @@
 import { ternFrame } from '@demo/tern/frame'
-import { mostThemes, type Frame, type Theme, type ThemeId } from '../site'
+import { siteDocs, mostThemes, type Frame, type Theme, type ThemeId } from '../site'
 import { applyEdit, describeEdit } from './apply'
-import { editSchema, type AnyEdit } from './edits'
+import { editSchema, type Edit } from './edits'
 
 const [paper, mist] = ternFrame.themes.order as unknown as [ThemeId, ThemeId]
 const theme = (id: string, frame: Frame = ternFrame) => frame.themes.byId[id as ThemeId]!
 const apply = (edit: unknown, frame: Frame = ternFrame) =>
-  applyEdit({ frame, pages: {} }, editSchema.parse(edit) as AnyEdit)
+  applyEdit(siteDocs(frame), editSchema.parse(edit) as Edit)
 const done = (edit: unknown, frame: Frame = ternFrame): Frame => {
   const result = apply(edit, frame)
   if (!result.ok) throw new Error(result.problem)
@@ -131,7 +131,5 @@ test.each([
   [{ type: 'renameTheme', theme: paper, name: 'On Chalk' }, 'On Paper renamed to On Chalk'],
   [{ type: 'setEdition', edition: 'visitor' }, 'Dark edition, by the visitor’s setting'],
 ])('%j is told in words', (edit, told) => {
-  expect(describeEdit(editSchema.parse(edit) as AnyEdit, { frame: ternFrame, pages: {} })).toBe(
-    told,
-  )
+  expect(describeEdit(editSchema.parse(edit) as Edit, siteDocs(ternFrame))).toBe(told)
 })

@@ -29,7 +29,6 @@ const setRoleCommand = z.strictObject({
 export const setRole = defineEdit<z.infer<typeof setRoleCommand>>({
   type: 'setRole',
   schema: setRoleCommand,
-  pages: () => [],
   apply({ frame }, { themes, role, decision }) {
     if (isBound(decision) && !frame.palette.slots[decision.slot]) return 'slot-gone'
     for (const id of themes) {
@@ -91,7 +90,6 @@ function addTo(
 export const setCells = defineEdit<z.infer<typeof setCellsCommand>>({
   type: 'setCells',
   schema: setCellsCommand,
-  pages: () => [],
   apply(draft, { cells, hand, add = [] }) {
     const { themes } = draft.frame
     if (
@@ -133,7 +131,6 @@ const addThemeCommand = z.strictObject({
 export const addTheme = defineEdit<z.infer<typeof addThemeCommand>>({
   type: 'addTheme',
   schema: addThemeCommand,
-  pages: () => [],
   apply(draft, { theme, after }) {
     if (missingSlot(draft, decisionsOf(theme))) return 'slot-gone'
     const { order } = draft.frame.themes
@@ -152,7 +149,6 @@ const renameThemeCommand = z.strictObject({
 export const renameTheme = defineEdit<z.infer<typeof renameThemeCommand>>({
   type: 'renameTheme',
   schema: renameThemeCommand,
-  pages: () => [],
   apply({ frame: { themes } }, { theme: id, name }) {
     const theme = themes.byId[id]
     if (!theme) return 'theme-gone'
@@ -175,7 +171,6 @@ const orderThemesCommand = z.strictObject({
 export const orderThemes = defineEdit<z.infer<typeof orderThemesCommand>>({
   type: 'orderThemes',
   schema: orderThemesCommand,
-  pages: () => [],
   apply({ frame: { themes } }, { order }) {
     if ([...order].sort().join() !== [...themes.order].sort().join()) return 'theme-gone'
     if (order.join() !== themes.order.join()) themes.order = order
@@ -194,7 +189,6 @@ const setEditionCommand = z.strictObject({
 export const setEdition = defineEdit<z.infer<typeof setEditionCommand>>({
   type: 'setEdition',
   schema: setEditionCommand,
-  pages: () => [],
   apply(draft, { edition, dark = {} }) {
     const { frame } = draft
     for (const [id, roles] of Object.entries(dark)) {

@@ -1,6 +1,6 @@
 import { ternFrame } from '@demo/tern/frame'
-import { applyEdit, type AnyEdit } from '../edit'
-import { slotSchema, type Frame, type Palette, type SiteDocs, type Theme } from '../site'
+import { applyEdit, type Edit } from '../edit'
+import { siteDocs, slotSchema, type Frame, type Palette, type SiteDocs, type Theme } from '../site'
 
 export const { palette } = ternFrame
 export const theme = (id: string) => ternFrame.themes.byId[id as Theme['id']]!
@@ -8,13 +8,13 @@ export const theme = (id: string) => ternFrame.themes.byId[id as Theme['id']]!
 /** Documents after some edits, none of which may be refused. */
 export const editedDocs = (docs: SiteDocs, ...edits: unknown[]): SiteDocs =>
   edits.reduce<SiteDocs>((now, edit) => {
-    const result = applyEdit(now, edit as AnyEdit)
+    const result = applyEdit(now, edit as Edit)
     if (!result.ok) throw new Error(result.problem)
     return result.docs
   }, docs)
 /** The same of a frame alone. */
 export const edited = (frame: Frame, ...edits: unknown[]): Frame =>
-  editedDocs({ frame, pages: {} }, ...edits).frame
+  editedDocs(siteDocs(frame), ...edits).frame
 
 /** A palette of some values; null leaves a slot empty. */
 export const paletteOf = (...values: Array<string | null>): Palette => {

@@ -2,16 +2,20 @@ import wcagContrast from 'wcag-contrast'
 import { demoSites } from '@demo/sites'
 import { over, toBytes, type Color } from '../color'
 import { coloredIn, facetsOf, groundsUnder, spotsOnPage, traceFacet, type Spot } from '../resolve'
-import type { ColorDecision, DocId, SectionId, SiteDocs, SiteElement } from '../site'
+import {
+  siteDocs,
+  type ColorDecision,
+  type DocId,
+  type SectionId,
+  type SiteDocs,
+  type SiteElement,
+} from '../site'
 import { afterDark, darkEdition } from './dark-edition'
 import { editedDocs } from './frames.fixture'
 import { remedyFor } from './remedy'
 
 const [tern] = demoSites
-const start: SiteDocs = {
-  frame: tern!.frame,
-  pages: Object.fromEntries(tern!.pages.map((page) => [page.id, page])),
-}
+const start: SiteDocs = siteDocs(tern!.frame, tern!.pages)
 const home = tern!.pages[0]!
 const spotIn = (docs: SiteDocs, section = 'newsletter'): Spot =>
   spotsOnPage(docs, home.id).find(({ section: { id } }) => id === (section as SectionId))!

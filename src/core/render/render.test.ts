@@ -1,6 +1,7 @@
 import { demoSites } from '@demo/sites'
 import { ternFrame } from '@demo/tern/frame'
 import {
+  siteDocs,
   frameSchema,
   pageSchema,
   type Frame,
@@ -19,13 +20,13 @@ import {
 } from './render'
 
 const where: Whereabouts = {
-  assets: {},
+  pictures: {},
   assetUrl: (id) => `assets/${id}`,
   fontUrl: (file) => `fonts/${file}`,
   link: (href) => href.replace(/^page:home$/, 'index.html'),
 }
 const home = demoSites[0]!.pages[0]!
-const docs: SiteDocs = { frame: ternFrame, pages: { [home.id]: home } }
+const docs: SiteDocs = siteDocs(ternFrame, [home])
 
 function pageOf(elements: Record<string, unknown>, section: Record<string, unknown> = {}): Page {
   return pageSchema.parse({
@@ -47,10 +48,7 @@ function pageOf(elements: Record<string, unknown>, section: Record<string, unkno
     },
   })
 }
-const withPage = (page: Page, frame: Frame = ternFrame): SiteDocs => ({
-  frame,
-  pages: { [page.id]: page },
-})
+const withPage = (page: Page, frame: Frame = ternFrame): SiteDocs => siteDocs(frame, [page])
 
 describe('the stylesheet', () => {
   const css = renderSiteCss(ternFrame, [home], where)

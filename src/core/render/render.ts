@@ -5,12 +5,12 @@ import {
   bodyOf,
   childrenOf,
   own,
-  type Assets,
   type Body,
   type ElementId,
   type Frame,
   type Page,
   type PageId,
+  type Pictures,
   type SiteDocs,
   type SiteElement,
 } from '../site'
@@ -22,7 +22,7 @@ import { themesCss } from './theme-css'
 
 /** Where things lie, seen from the page that is written. */
 export interface Whereabouts {
-  readonly assets: Assets
+  readonly pictures: Pictures
   readonly assetUrl: (id: string) => string
   readonly fontUrl: (file: string) => string
   /** The address behind a link of the site; `page:shop` names a page by its id. */
@@ -42,7 +42,7 @@ function writeElement(element: SiteElement, body: Body, page: PageId, where: Whe
     root,
     children: writeElements(element.children, body, page, where),
     asset: (id) => {
-      const asset = where.assets[id]
+      const asset = own(where.pictures, id)
       return asset && { ...asset, url: where.assetUrl(id) }
     },
     link: where.link,
@@ -162,8 +162,8 @@ function sectionRules(docs: SiteDocs, page: PageId, where: Whereabouts): CssRule
 }
 
 /** Where a file of the site lies, by its name. */
-const placeOf = ({ assets, assetUrl }: Whereabouts) => {
-  const ids = new Map(Object.values(assets).map(({ id, fileName }) => [fileName, id]))
+const placeOf = ({ pictures, assetUrl }: Whereabouts) => {
+  const ids = new Map(Object.values(pictures).map(({ id, fileName }) => [fileName, id]))
   return (file: string) => {
     const id = ids.get(file)
     return id === undefined ? undefined : assetUrl(id)

@@ -1,17 +1,22 @@
 import { demoSites } from '@demo/sites'
 import { colorOf, contrast, writeHex } from '../color'
 import { kindOf } from '../elements'
-import type { ElementId, ElementStyle, PageId, SiteDocs, SiteElement, StyleId } from '../site'
+import {
+  siteDocs,
+  type ElementId,
+  type ElementStyle,
+  type PageId,
+  type SiteDocs,
+  type SiteElement,
+  type StyleId,
+} from '../site'
 import { decisionColor } from './decision'
 import { groundsUnder, readingOf } from './grounds'
 import { parentsOf, spotsOnPage } from './spot'
 import { styleChain, traceFacet } from './trace'
 
 const [tern] = demoSites
-const docs: SiteDocs = {
-  frame: tern!.frame,
-  pages: Object.fromEntries(tern!.pages.map((page) => [page.id, page])),
-}
+const docs: SiteDocs = siteDocs(tern!.frame, tern!.pages)
 const home = 'home' as PageId
 const spot = (section: string, page: PageId = home, site: SiteDocs = docs) =>
   spotsOnPage(site, page).find((each) => each.section.id === section)!

@@ -4,6 +4,7 @@ import { demoSites } from '@demo/sites'
 import { fromBytes, toBytes, type Color } from '../color'
 import { darkEdition } from '../generate'
 import {
+  siteDocs,
   themesInOrder,
   type Frame,
   type PageId,
@@ -25,7 +26,7 @@ function headerOver(fill: Paint, theme: ThemeId, frame: Frame = tern.frame): Spo
   const first = home.body.order[0]!
   const section = { ...home.body.sections[first]!, theme, colors: { fill: { rest: fill } } }
   const body = { ...home.body, sections: { ...home.body.sections, [first]: section } }
-  const docs: SiteDocs = { frame, pages: { [home.id]: { ...home, body } } }
+  const docs: SiteDocs = siteDocs(frame, [{ ...home, body }])
   return spotsOnPage(docs, home.id as PageId)[0]!
 }
 

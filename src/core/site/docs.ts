@@ -1,29 +1,38 @@
+import type { Font, Fonts } from './font'
 import type { Frame } from './frame'
 import type { DocId, PageId } from './ids'
-import type { Page } from './page'
+import { byOrder, type Page } from './page'
+import type { Picture, Pictures } from './picture'
 import type { Body } from './section'
 
-/** The parts of a site that are at hand: its frame, and the pages that were loaded. */
+/** The records of a site that are at hand: its frame, and what else was loaded. */
 export interface SiteDocs {
   readonly frame: Frame
   readonly pages: Readonly<Record<PageId, Page>>
+  readonly pictures: Pictures
+  readonly fonts: Fonts
+}
+
+const byId = <T extends { readonly id: string }>(records: readonly T[]): Record<string, T> =>
+  Object.fromEntries(records.map((record) => [record.id, record]))
+
+export function siteDocs(
+  frame: Frame,
+  pages: readonly Page[] = [],
+  pictures: readonly Picture[] = [],
+  fonts: readonly Font[] = [],
+): SiteDocs {
+  return { frame, pages: byId(pages), pictures: byId(pictures), fonts: byId(fonts) }
+}
+
+/** The pages at hand in their order. */
+export function pagesInOrder(docs: Pick<SiteDocs, 'pages'>): Page[] {
+  return Object.values(docs.pages).sort(byOrder)
 }
 
 export function bodyOf(docs: SiteDocs, doc: DocId): Body | undefined {
   return doc === 'frame' ? docs.frame.body : docs.pages[doc]?.body
 }
-
-/** A picture of the site: where it is, how large it is, what it shows. */
-export interface Asset {
-  readonly id: string
-  readonly fileName: string
-  readonly mediaType: string
-  readonly width: number
-  readonly height: number
-  readonly alt: string
-}
-
-export type Assets = Readonly<Record<string, Asset>>
 
 /**
  * JSON with keys in order: one document has one text, however a database or a

@@ -1,18 +1,19 @@
 import { z } from 'zod'
 import { kindIds } from '../elements'
 import { styleId } from './ids'
-import { paletteSchema } from './palette'
+import { paletteSchema, usualShadeScale } from './palette'
 import { nameText, plainText } from './text'
 import { facetColors } from './paint'
 import { bodySchema } from './section'
 import { mostStudies, studySchema } from './study'
 import { editions, themesSchema } from './theme'
+import { carriedOver, isAbove, withWholes, type Stored, type UpgradeStep } from './upgrade-steps'
 
 /** Longest custom CSS, in UTF-16 units. */
 export const mostCustomCss = 200_000
 
-/** The shape of a document that is written today; see `upgrade`. */
-export const schemaVersion = 4
+/** The shape of a frame that is written today. */
+export const frameVersion = 4
 
 /** A shared style of elements; a variant inherits from `parent` all it does not set. */
 export const elementStyleSchema = z.strictObject({
@@ -53,7 +54,7 @@ export const addOnSchema = z.strictObject({
 
 /** What all pages of a site share. */
 export const frameSchema = z.strictObject({
-  schema: z.literal(schemaVersion),
+  schema: z.literal(frameVersion),
   name: nameText,
   palette: paletteSchema,
   themes: themesSchema,
@@ -72,3 +73,53 @@ export type ElementStyle = z.infer<typeof elementStyleSchema>
 export type Frame = z.infer<typeof frameSchema>
 export type TypeSettings = z.infer<typeof typeSchema>
 export type LayoutSettings = z.infer<typeof layoutSchema>
+
+interface StoredPalette extends Stored {
+  readonly order: readonly string[]
+  readonly slots: Readonly<Record<string, { id: string; name: string; value: string | null }>>
+}
+
+function withScale(palette: StoredPalette): Stored {
+  const original = palette.order.flatMap((id) => {
+    const slot = palette.slots[id]
+    return slot ? [{ id, name: slot.name, value: slot.value }] : []
+  })
+  return { ...palette, shades: usualShadeScale, original }
+}
+
+interface StoredThemes extends Stored {
+  readonly byId: Readonly<Record<string, object>>
+}
+
+/** What a design came with counts as generated. */
+const withHand = (theme: Stored): Stored => ({ ...theme, hand: [] })
+
+function withHands(themes: StoredThemes): Stored {
+  const byId = Object.entries(themes.byId).map(([id, theme]) => [id, withHand(theme as Stored)])
+  return { ...themes, byId: Object.fromEntries(byId) }
+}
+
+export const frameSteps: Readonly<Record<number, UpgradeStep>> = {
+  // 2: studies are kept with the site.
+  1: { record: (frame) => ({ ...frame, studies: [] }), change: carriedOver },
+  // 3: slots fan out by a scale, and the palette remembers what the design came with.
+  2: {
+    record: (frame) => ({ ...frame, palette: withScale(frame.palette as StoredPalette) }),
+    // Another whole palette would bring another memory of the design with it.
+    change: (change) => (isAbove(change, 'palette') ? undefined : change),
+  },
+  // 4: themes know what a person decided in them, and may have a dark edition.
+  3: {
+    record: (frame) => ({
+      ...frame,
+      edition: 'light',
+      themes: withHands(frame.themes as StoredThemes),
+    }),
+    change(change) {
+      if (change.path.length === 3 && isAbove(change, 'themes', 'byId', '*')) {
+        return withWholes(change, withHand)
+      }
+      return isAbove(change, 'themes', 'byId') ? undefined : change
+    },
+  },
+}

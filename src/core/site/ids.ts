@@ -19,7 +19,8 @@ export const styleId = idText.brand<'StyleId'>()
 export const sectionId = idText.brand<'SectionId'>()
 export const elementId = idText.brand<'ElementId'>()
 export const pageId = idText.brand<'PageId'>()
-export const assetId = idText.brand<'AssetId'>()
+export const pictureId = idText.brand<'PictureId'>()
+export const fontId = idText.brand<'FontId'>()
 
 export type SlotId = z.infer<typeof slotId>
 export type ThemeId = z.infer<typeof themeId>
@@ -27,9 +28,10 @@ export type StyleId = z.infer<typeof styleId>
 export type SectionId = z.infer<typeof sectionId>
 export type ElementId = z.infer<typeof elementId>
 export type PageId = z.infer<typeof pageId>
-export type AssetId = z.infer<typeof assetId>
+export type PictureId = z.infer<typeof pictureId>
+export type FontId = z.infer<typeof fontId>
 
-/** A document of a site is its frame or one of its pages. */
+/** What holds sections: the frame, or one of the pages. */
 export const docId = z.union([z.literal('frame'), pageId])
 export type DocId = z.infer<typeof docId>
 

@@ -53,14 +53,25 @@ export {
 } from './section'
 export {
   frameSchema,
+  frameVersion,
   mostCustomCss,
-  schemaVersion,
   type ElementStyle,
   type Frame,
   type LayoutSettings,
   type TypeSettings,
 } from './frame'
-export { pageSchema, type Page } from './page'
+export {
+  byOrder,
+  homePath,
+  orderBetween,
+  orderKey,
+  pagePath,
+  pageSchema,
+  pageVersion,
+  type Page,
+} from './page'
+export { fileHash, pictureSchema, pictureVersion, type Picture, type Pictures } from './picture'
+export { fontSchema, fontVersion, type Font, type Fonts } from './font'
 export {
   candidateSchema,
   mostCandidates,
@@ -69,7 +80,28 @@ export {
   type Candidate,
   type Study,
 } from './study'
-export { bodyOf, canonicalJson, type Asset, type Assets, type SiteDocs } from './docs'
-export { DocumentUnreadable, isUnreadable, readFrame, readPage } from './upgrade'
+export { bodyOf, canonicalJson, pagesInOrder, siteDocs, type SiteDocs } from './docs'
+export {
+  allRecordKinds,
+  applyRecordChanges,
+  changesOfRecord,
+  frameRef,
+  isUnreadable,
+  isWholeRecord,
+  readChanges,
+  readRecord,
+  recordAt,
+  recordChanges,
+  recordKey,
+  recordKinds,
+  recordsOf,
+  RecordUnreadable,
+  withRecord,
+  type RecordChange,
+  type RecordKind,
+  type RecordRef,
+  type RecordTypes,
+  type SiteRecord,
+} from './record'
 export { own } from './own'
 export { nameText, plainText, textFault, typedName, type TextFault } from './text'

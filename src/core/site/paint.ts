@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { parseColor, shadeSchema } from '../color'
-import { assetId, slotId } from './ids'
+import { pictureId, slotId } from './ids'
 
 /** Text that is a CSS colour in some notation; kept to the letter. */
 export const colorText = z
@@ -29,7 +29,7 @@ export const gradientPaint = z.strictObject({
   stops: z.array(stop).min(2).max(12),
 })
 export const picturePaint = z.strictObject({
-  picture: assetId,
+  picture: pictureId,
   /** The colour that shows while the picture loads, and that contrast is measured against. */
   under: colorDecision,
 })
@@ -64,4 +64,10 @@ export function decisionsIn(value: Paint): ColorDecision[] {
   if (isColor(value)) return [value]
   if ('gradient' in value) return value.stops.map((each) => each.color)
   return [value.under]
+}
+
+/** Whether some members of a record are a paint: one decision, which is taken or left as a whole. */
+export function isPaint(members: object): boolean {
+  if ('slot' in members || 'gradient' in members || 'under' in members) return true
+  return 'value' in members && Object.keys(members).length === 1
 }

@@ -1,4 +1,12 @@
 export { takeInventory, type InventoryEntry } from './inventory'
-export { sweepPair, sweepRequest, type SweepFrom, type SweepPair, type SweepRequest } from './pair'
-export { chosenHits, planSweep, type Hit } from './plan'
+export { distanceToKey } from './match'
+export {
+  sweepPair,
+  sweepRequest,
+  type SweepFrom,
+  type SweepPair,
+  type SweepPaints,
+  type SweepRequest,
+} from './pair'
+export { changesOfHits, chosenHits, planSweep, type Hit } from './plan'
 export { slotReference, writeLike } from './replacement'

@@ -1,9 +1,7 @@
-import { colorKey, colorOf, difference, type Color } from '../color'
+import { colorKey, colorOf, colorOfKey, difference } from '../color'
 import { isBound } from '../site'
 import type { Use } from '../uses'
 import type { SweepFrom, SweepPair } from './pair'
-
-const opaque = (color: Color): Color => ({ ...color, alpha: 1 })
 
 /**
  * How far a use is from what is looked for: 0 for the very colour or slot, a
@@ -15,12 +13,21 @@ export function distanceTo(from: SweepFrom, use: Use): number | undefined {
     return isBound(use.decision) && use.decision.slot === from.slot ? 0 : undefined
   }
   if (isBound(use.decision) || !use.color) return undefined
+  return distanceToKey(from, colorKey(use.color))
+}
+
+/** The same for all loose colours of one key: what is painted alike is found alike. */
+export function distanceToKey(
+  from: Extract<SweepFrom, { readonly value: string }>,
+  key: string,
+): number | undefined {
   const wanted = colorOf(from.value)
   if (!wanted) return undefined
-  if (wanted.alpha < 1) return colorKey(wanted) === colorKey(use.color) ? 0 : undefined
-  if (use.color.alpha === 0) return undefined
-  if (colorKey(wanted) === colorKey(opaque(use.color))) return 0
-  const gap = difference(wanted, use.color)
+  const wantedKey = colorKey(wanted)
+  if (wanted.alpha < 1) return wantedKey === key ? 0 : undefined
+  if (key.endsWith('00')) return undefined
+  if (wantedKey.slice(0, 6) === key.slice(0, 6)) return 0
+  const gap = difference(colorOfKey(wantedKey), colorOfKey(key))
   return gap <= from.within ? gap : undefined
 }
 

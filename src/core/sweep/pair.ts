@@ -10,6 +10,7 @@ export const sweepFrom = z.union([
 export const sweepPair = z.strictObject({ from: sweepFrom, to: colorDecision })
 
 export const sweepPaints = ['fill', 'text', 'line', 'shadow'] as const
+export type SweepPaints = (typeof sweepPaints)[number]
 
 /** What is replaced by what, and where. */
 export const sweepRequest = z.strictObject({

@@ -1,5 +1,5 @@
 import { type Color } from '../color'
-import type { SweepChange } from '../edit'
+import { isStretch, type Change, type Json } from '../changes'
 import { decisionColor } from '../resolve'
 import { canonicalJson, isBound, type Palette } from '../site'
 import { useKey, type Use } from '../uses'
@@ -17,7 +17,7 @@ export interface Hit {
   readonly afterColor: Color
   /** Whether the use is tied to a slot once it is replaced. */
   readonly becomesBound: boolean
-  readonly change: SweepChange
+  readonly change: Change
 }
 
 function inScope({ doc }: Use, scope: SweepRequest['scope']): boolean {
@@ -28,7 +28,7 @@ function hitFor(palette: Palette, use: Use, request: SweepRequest): Hit | undefi
   const pair = pairFor(request.pairs, use)
   if (pair === undefined) return undefined
   const { to } = request.pairs[pair]!
-  const { doc, text: before } = use
+  const { text: before } = use
   const path = [...use.path]
   const decision = decisionAfter(palette, use, to)
   const shared = { key: useKey(use), use, pair, beforeColor: use.color }
@@ -39,7 +39,7 @@ function hitFor(palette: Palette, use: Use, request: SweepRequest): Hit | undefi
       after: isBound(decision) ? `slot ${decision.slot}` : decision.value,
       afterColor: decisionColor(palette, decision),
       becomesBound: isBound(decision),
-      change: { doc, path, before: use.decision, after: decision },
+      change: { path, from: use.decision as Json, to: decision as Json },
     }
   }
   const after = textAfter(palette, use, to)
@@ -49,7 +49,7 @@ function hitFor(palette: Palette, use: Use, request: SweepRequest): Hit | undefi
     after,
     afterColor: textColorAfter(palette, use, to),
     becomesBound: use.bindable && isBound(decision),
-    change: { doc, path, start: use.start, before, after },
+    change: { path, at: use.start, out: before, in: after },
   }
 }
 
@@ -69,4 +69,14 @@ export function planSweep(palette: Palette, uses: readonly Use[], request: Sweep
 export function chosenHits(hits: readonly Hit[], without: readonly string[] = []): Hit[] {
   const left = new Set(without)
   return hits.filter(({ key }) => !left.has(key))
+}
+
+/**
+ * The changes of the hits in one document, as they are made one after the other:
+ * in one text from the last to the first, so that each stands where it was found.
+ */
+export function changesOfHits(hits: readonly Hit[]): Change[] {
+  const changes = hits.map(({ change }) => change)
+  const texts = changes.filter(isStretch).sort((a, b) => b.at - a.at)
+  return [...changes.filter((change) => !isStretch(change)), ...texts]
 }

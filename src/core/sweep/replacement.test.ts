@@ -31,6 +31,8 @@ function useOf(text: string, decision?: ColorDecision): Use {
     decision: decision ?? { value: text },
     ...(color ? { color } : {}),
     paints: 'other',
+    object: 'stylesheet',
+    property: 'color',
     bindable: true,
     label: 'custom CSS',
     owner: {},

@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { demoSites } from '@demo/sites'
-import { applyEdit, patchDocs, type AnyEdit } from '../edit'
+import { changedDocs, inverseOf } from '../edit'
+import { planInMemory } from '../wide'
 import {
+  siteDocs,
   canonicalJson,
   frameSchema,
   isBound,
@@ -17,19 +19,18 @@ import { writeLike } from './replacement'
 import { colorKey, colorOf } from '../color'
 
 const [tern] = demoSites
-const docs: SiteDocs = {
-  frame: tern!.frame,
-  pages: Object.fromEntries(tern!.pages.map((page) => [page.id, page])),
-}
+const docs: SiteDocs = siteDocs(tern!.frame, tern!.pages)
 const usesOf = ({ frame, pages }: SiteDocs) => usesInSite(frame, Object.values(pages))
 
 function sweepOn(start: SiteDocs, request: unknown) {
   const parsed = sweepRequest.parse(request)
   const hits = chosenHits(planSweep(start.frame.palette, usesOf(start), parsed), parsed.without)
-  const edit = { type: 'sweep', told: 'test', changes: hits.map(({ change }) => change) }
-  const result = applyEdit(start, edit as AnyEdit)
-  if (!result.ok) throw new Error(result.problem)
-  return { hits, docs: result.docs, back: patchDocs(result.docs, result.inverse) }
+  const planned = planInMemory(start, { type: 'sweep', request: parsed })
+  if (!planned.ok) throw new Error(planned.problem)
+  expect(planned.count).toBe(hits.length)
+  const after = changedDocs(start, planned.changes)!
+  const back = changedDocs(after, inverseOf(planned.changes))!
+  return { hits, docs: after, back }
 }
 
 const boundTo = (site: SiteDocs, slot: string) =>
@@ -111,16 +112,13 @@ test('two loose colours in custom CSS that swap, swap', () => {
     ...docs.frame,
     customCss: 'a{color:#ff0000;background:blue}b{color:rgb(0,0,255)}',
   })
-  const { docs: after } = sweepOn(
-    { frame, pages: {} },
-    {
-      pairs: [
-        { from: { value: 'red', within: 0 }, to: { value: 'blue' } },
-        { from: { value: '#00f', within: 0 }, to: { value: '#f00' } },
-      ],
-      scope: 'site',
-    },
-  )
+  const { docs: after } = sweepOn(siteDocs(frame), {
+    pairs: [
+      { from: { value: 'red', within: 0 }, to: { value: 'blue' } },
+      { from: { value: '#00f', within: 0 }, to: { value: '#f00' } },
+    ],
+    scope: 'site',
+  })
   expect(after.frame.customCss).toBe('a{color:#0000ff;background:#ff0000}b{color:rgb(255, 0, 0)}')
 })
 

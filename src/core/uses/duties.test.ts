@@ -1,11 +1,11 @@
 import { demoSites } from '@demo/sites'
-import { reachOf, summarize } from './summary'
+import { looksOf, reachOf } from './looks'
 import { slotDuties } from './duties'
 
 const [tern, ferry] = demoSites.map(({ frame, pages }) => {
   const reach = reachOf(
     frame,
-    [frame, ...pages].map(({ body }) => summarize(body)),
+    [frame, ...pages].flatMap(({ body }) => looksOf(body)),
   )
   return Object.fromEntries(slotDuties(frame, reach))
 })

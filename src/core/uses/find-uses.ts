@@ -1,15 +1,50 @@
-import type { Frame, Page } from '../site'
-import { places } from './places'
+import { decisionColor } from '../resolve'
+import {
+  isBound,
+  own,
+  type Frame,
+  type Page,
+  type Palette,
+  type RecordRef,
+  type SiteRecord,
+} from '../site'
+import { places, type Reading } from './places'
 import type { Use } from './use'
+
+/** What a kind of record gives the readers; nothing for kinds that hold no colours. */
+function readingOf({ kind, id }: RecordRef, record: SiteRecord): Reading | undefined {
+  if (kind === 'frame') return { doc: 'frame', frame: record as Frame }
+  if (kind === 'page') return { doc: id as Page['id'], page: record as Page }
+  return undefined
+}
+
+/**
+ * Every use that one record decides. It follows from the record alone, so it can
+ * be kept beside it: a reference to a slot is one whether there is such a slot or not.
+ */
+export function usesIn(ref: RecordRef, record: SiteRecord): Use[] {
+  const reading = readingOf(ref, record)
+  return reading ? places.flatMap((place) => place.read(reading)) : []
+}
+
+/** Uses with the colours that a palette gives them; references to slots that it does not have are left out. */
+export function usesUnder(palette: Palette, uses: readonly Use[]): Use[] {
+  return uses.flatMap((use) => {
+    const { decision } = use
+    if (!isBound(decision)) return use.color ? [use] : []
+    if (!own(palette.slots, decision.slot)) return []
+    return [{ ...use, color: decisionColor(palette, decision) }]
+  })
+}
 
 /** Every use that the frame decides: themes, styles, header and footer, custom CSS, add-ons. */
 export function usesInFrame(frame: Frame): Use[] {
-  return places.flatMap((place) => place.read({ frame, doc: 'frame' }))
+  return usesUnder(frame.palette, usesIn({ kind: 'frame', id: 'frame' }, frame))
 }
 
 /** Every use that one page decides. */
 export function usesOnPage(frame: Frame, page: Page): Use[] {
-  return places.flatMap((place) => place.read({ frame, doc: page.id, page }))
+  return usesUnder(frame.palette, usesIn({ kind: 'page', id: page.id }, page))
 }
 
 export function usesInSite(frame: Frame, pages: readonly Page[]): Use[] {

@@ -1,13 +1,13 @@
 import { demoSites } from '@demo/sites'
 import { colorKey } from '../color'
 import { decisionColor } from '../resolve'
-import { canonicalJson, isBound, type Page, type SiteDocs } from '../site'
+import { siteDocs, canonicalJson, isBound, type Page, type SiteDocs } from '../site'
 import { usesInSite } from './find-uses'
 import { places } from './places'
 import { useKey, type Use } from './use'
 
 const sites = demoSites.map(({ frame, pages }) => {
-  const docs: SiteDocs = { frame, pages: Object.fromEntries(pages.map((page) => [page.id, page])) }
+  const docs: SiteDocs = siteDocs(frame, pages)
   return [frame.name, docs] as const
 })
 
@@ -61,7 +61,7 @@ test('a page has uses of its own content and snippets alone; the frame has the r
   const [, docs] = sites[0]!
   const page = Object.values(docs.pages)[0] as Page
   for (const { id, read } of places) {
-    const onPage = read({ frame: docs.frame, doc: page.id, page })
+    const onPage = read({ doc: page.id, page })
     if (id !== 'content' && id !== 'embeds') expect(onPage).toEqual([])
     for (const { doc, label } of onPage) {
       expect(doc).toBe(page.id)

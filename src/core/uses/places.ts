@@ -1,11 +1,9 @@
 import { clipToGamut, colorOf } from '../color'
 import { textLines, type TextLines } from '../css'
 import { kindOf, sectionFacets, type ContentOf, type Facet, type KindId } from '../elements'
-import { decisionColor } from '../resolve'
 import {
   isBound,
   isColor,
-  own,
   themesInOrder,
   type Body,
   type ColorDecision,
@@ -13,7 +11,6 @@ import {
   type FacetColors,
   type Frame,
   type Page,
-  type Palette,
   type SlotId,
   type Theme,
 } from '../site'
@@ -22,12 +19,10 @@ import { readCssColors, type FoundInCss } from './css-reader'
 import { readHtmlColors } from './html-reader'
 import type { PlaceId, Use, UsePath } from './use'
 
-/** What a reader is given: the frame, and the page when the document is one. */
-export interface Reading {
-  readonly frame: Frame
-  readonly doc: DocId
-  readonly page?: Page
-}
+/** What a reader is given: one document, the frame or a page. */
+export type Reading =
+  | { readonly doc: DocId; readonly frame: Frame; readonly page?: undefined }
+  | { readonly doc: DocId; readonly page: Page; readonly frame?: undefined }
 
 export interface Place {
   readonly id: PlaceId
@@ -36,20 +31,17 @@ export interface Place {
 }
 
 function decisionUse(
-  palette: Palette,
   decision: ColorDecision,
   rest: Omit<Use, 'text' | 'decision' | 'color' | 'bindable'>,
 ): Use {
-  const text = isBound(decision) ? `slot ${decision.slot}` : decision.value
-  return { ...rest, text, decision, color: decisionColor(palette, decision), bindable: true }
+  if (isBound(decision)) return { ...rest, text: `slot ${decision.slot}`, decision, bindable: true }
+  const text = decision.value
+  return { ...rest, text, decision, color: colorOf(text), bindable: true }
 }
 
-function facetUses(
-  palette: Palette,
-  colors: FacetColors | undefined,
-  facets: readonly Facet[],
-  base: { place: PlaceId; doc: DocId; path: UsePath; label: string; owner: Use['owner'] },
-): Use[] {
+type Facets = Pick<Use, 'place' | 'doc' | 'path' | 'label' | 'owner' | 'object'>
+
+function facetUses(colors: FacetColors | undefined, facets: readonly Facet[], base: Facets): Use[] {
   return facets.flatMap((facet) =>
     (['rest', 'hover'] as const).flatMap((state) => {
       const value = colors?.[facet.key]?.[state]
@@ -58,7 +50,14 @@ function facetUses(
       const under = state === 'hover' ? ', pointer over' : ''
       const label = `${base.label}, ${facet.label.toLowerCase()}${under}`
       const use = (decision: ColorDecision, at: UsePath, words = label) =>
-        decisionUse(palette, decision, { ...base, path: at, paints: facet.paints, label: words })
+        decisionUse(decision, {
+          ...base,
+          path: at,
+          paints: facet.paints,
+          property: facet.key,
+          state,
+          label: words,
+        })
       if (isColor(value)) return [use(value, path)]
       if ('picture' in value) return [use(value.under, [...path, 'under'])]
       return value.stops.map((stop, i) =>
@@ -70,7 +69,7 @@ function facetUses(
 
 const shorten = (words: string) => (words.length > 32 ? `${words.slice(0, 31).trimEnd()}…` : words)
 
-function bodyUses(place: PlaceId, { frame, doc, page }: Reading, body: Body): Use[] {
+function bodyUses(place: PlaceId, { doc, page }: Reading, body: Body): Use[] {
   const where = page ? page.title : ''
   const told = (name: string, what: string) => [where, name, what].filter(Boolean).join(', ')
   const uses: Use[] = []
@@ -78,8 +77,9 @@ function bodyUses(place: PlaceId, { frame, doc, page }: Reading, body: Body): Us
     const base = { place, doc, path: ['body', 'sections', section.id, 'colors'] }
     const owner = { section: section.id }
     uses.push(
-      ...facetUses(frame.palette, section.colors, sectionFacets, {
+      ...facetUses(section.colors, sectionFacets, {
         ...base,
+        object: 'section',
         label: told(section.name, 'section'),
         owner,
       }),
@@ -89,8 +89,9 @@ function bodyUses(place: PlaceId, { frame, doc, page }: Reading, body: Body): Us
     if (!element.colors) continue
     const kind = kindOf(element.kind)
     uses.push(
-      ...facetUses(frame.palette, element.colors, kind.facets, {
+      ...facetUses(element.colors, kind.facets, {
         place,
+        object: element.kind,
         doc,
         path: ['body', 'elements', element.id, 'colors'],
         label: told(
@@ -106,10 +107,9 @@ function bodyUses(place: PlaceId, { frame, doc, page }: Reading, body: Body): Us
 
 /** A find in text as a use; a slot that is referred to by `var()` counts as bound. Colours of text are what browsers paint. */
 function textUse(
-  palette: Palette,
   lines: TextLines,
   find: FoundInCss,
-  rest: Pick<Use, 'place' | 'doc' | 'path' | 'owner' | 'label'>,
+  rest: Pick<Use, 'place' | 'doc' | 'path' | 'owner' | 'label' | 'object'>,
 ): Use[] {
   const slot = find.slot as SlotId | undefined
   const shared = {
@@ -118,14 +118,11 @@ function textUse(
     text: find.text,
     ...(find.css === undefined ? {} : { css: find.css }),
     paints: find.paints,
+    property: find.property,
     bindable: find.bindable,
     ...lines.around(find.start, find.text.length),
   }
-  if (slot !== undefined) {
-    if (!own(palette.slots, slot)) return []
-    const color = decisionColor(palette, { slot })
-    return [{ ...shared, decision: { slot }, color }]
-  }
+  if (slot !== undefined) return [{ ...shared, decision: { slot } }]
   const value = find.css ?? find.text
   const color = colorOf(value)
   return color ? [{ ...shared, decision: { value }, color: clipToGamut(color) }] : []
@@ -134,25 +131,25 @@ function textUse(
 const themesPlace: Place = {
   id: 'themes',
   label: 'Themes',
-  read: ({ frame, page }) =>
-    page
-      ? []
-      : themesInOrder(frame.themes).flatMap((theme) =>
-          (['roles', 'dark'] as const).flatMap((set) => themeUses(frame.palette, theme, set)),
-        ),
+  read: ({ frame }) =>
+    themesInOrder(frame?.themes ?? { order: [], byId: {} }).flatMap((theme) =>
+      (['roles', 'dark'] as const).flatMap((set) => themeUses(theme, set)),
+    ),
 }
 
 /** The decisions of a theme, of its light or its dark edition. */
-function themeUses(palette: Palette, theme: Theme, set: 'roles' | 'dark'): Use[] {
+function themeUses(theme: Theme, set: 'roles' | 'dark'): Use[] {
   const decided = theme[set]
   if (!decided) return []
   const after = set === 'dark' ? ', after dark' : ''
   return roleIds.map((role) =>
-    decisionUse(palette, decided[role], {
+    decisionUse(decided[role], {
       place: 'themes',
       doc: 'frame',
       path: ['themes', 'byId', theme.id, set, role],
       paints: roles[role].paints,
+      object: 'theme',
+      property: role,
       label: `${theme.name}, ${roleName(role).toLowerCase()}${after}`,
       owner: { theme: theme.id, role },
     }),
@@ -162,18 +159,17 @@ function themeUses(palette: Palette, theme: Theme, set: 'roles' | 'dark'): Use[]
 const stylesPlace: Place = {
   id: 'styles',
   label: 'Element styles',
-  read: ({ frame, page }) =>
-    page
-      ? []
-      : Object.values(frame.styles).flatMap((style) =>
-          facetUses(frame.palette, style.colors, kindOf(style.kind as KindId).facets, {
-            place: 'styles',
-            doc: 'frame',
-            path: ['styles', style.id, 'colors'],
-            label: style.name,
-            owner: { style: style.id },
-          }),
-        ),
+  read: ({ frame }) =>
+    Object.values(frame?.styles ?? {}).flatMap((style) =>
+      facetUses(style.colors, kindOf(style.kind as KindId).facets, {
+        place: 'styles',
+        doc: 'frame',
+        path: ['styles', style.id, 'colors'],
+        label: style.name,
+        object: style.kind,
+        owner: { style: style.id },
+      }),
+    ),
 }
 
 const contentPlace: Place = {
@@ -185,7 +181,7 @@ const contentPlace: Place = {
 const sharedPlace: Place = {
   id: 'shared',
   label: 'Header and footer',
-  read: (reading) => (reading.page ? [] : bodyUses('shared', reading, reading.frame.body)),
+  read: (reading) => (reading.frame ? bodyUses('shared', reading, reading.frame.body) : []),
 }
 
 const embedsPlace: Place = {
@@ -197,8 +193,9 @@ const embedsPlace: Place = {
       const { html, name } = element.content as ContentOf<'embed'>
       const lines = textLines(html)
       return readHtmlColors(html).flatMap((find) =>
-        textUse(frame.palette, lines, find, {
+        textUse(lines, find, {
           place: 'embeds',
+          object: 'embed',
           doc,
           path: ['body', 'elements', element.id, 'content', 'html'],
           label: `${page ? `${page.title}, ` : ''}${name}`,
@@ -211,13 +208,14 @@ const embedsPlace: Place = {
 const customCssPlace: Place = {
   id: 'custom-css',
   label: 'Custom CSS',
-  read({ frame, page }) {
-    if (page) return []
+  read({ frame }) {
+    if (!frame) return []
     const lines = textLines(frame.customCss)
     return readCssColors(frame.customCss, 'stylesheet').flatMap((find) => {
       const line = lines.lineAt(find.start)
-      return textUse(frame.palette, lines, find, {
+      return textUse(lines, find, {
         place: 'custom-css',
+        object: 'stylesheet',
         doc: 'frame',
         path: ['customCss'],
         label: `line ${line}`,
@@ -230,23 +228,22 @@ const customCssPlace: Place = {
 const addOnsPlace: Place = {
   id: 'add-ons',
   label: 'Add-on settings',
-  read: ({ frame, page }) =>
-    page
-      ? []
-      : frame.addOns.flatMap((addOn, i) =>
-          Object.entries(addOn.settings).flatMap(([key, setting]) => {
-            if (typeof setting !== 'string' || !looksLikeColor(setting)) return []
-            const shared = { property: key, paints: 'other' as const, bindable: false }
-            const find = { start: 0, text: setting, ...shared }
-            return textUse(frame.palette, textLines(setting), find, {
-              place: 'add-ons',
-              doc: 'frame',
-              path: ['addOns', i, 'settings', key],
-              label: `${addOn.name}, ${key}`,
-              owner: {},
-            })
-          }),
-        ),
+  read: ({ frame }) =>
+    (frame?.addOns ?? []).flatMap((addOn, i) =>
+      Object.entries(addOn.settings).flatMap(([key, setting]) => {
+        if (typeof setting !== 'string' || !looksLikeColor(setting)) return []
+        const shared = { property: key, paints: 'other' as const, bindable: false }
+        const find = { start: 0, text: setting, ...shared }
+        return textUse(textLines(setting), find, {
+          place: 'add-ons',
+          object: 'add-on',
+          doc: 'frame',
+          path: ['addOns', i, 'settings', key],
+          label: `${addOn.name}, ${key}`,
+          owner: {},
+        })
+      }),
+    ),
 }
 
 /** A setting is free text: only a colour with its `#`, a colour function, or a named colour counts. */

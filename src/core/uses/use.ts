@@ -1,5 +1,5 @@
 import type { Color } from '../color'
-import type { ColorDecision, DocId, ElementId, SectionId, StyleId, ThemeId } from '../site'
+import type { ColorDecision, DocId, ElementId, SectionId, State, StyleId, ThemeId } from '../site'
 import type { PaintedAs, RoleId } from '../theme'
 
 /** Where a colour can hide. Each place has a reader; a new one is a file and a line in `places`. */
@@ -27,9 +27,15 @@ export interface Use {
   readonly context?: string
   readonly textAt?: number
   readonly decision: ColorDecision
-  /** The colour it comes to; absent while its slot is empty. */
+  /** The colour it comes to, where it holds one of its own; what a bound one comes to, the palette tells. */
   readonly color?: Color
   readonly paints: UsePaints
+  /** What kind of thing has it: an element's kind, `section`, `theme`, `stylesheet`, `embed`, `add-on`. */
+  readonly object: string
+  /** What of the thing it colours: a facet, a role, a property of CSS, a setting. */
+  readonly property: string
+  /** For decisions that hold in one state alone. */
+  readonly state?: State
   /** Whether a slot can be referred to here, or only a value can stand. */
   readonly bindable: boolean
   /** Where it is, in words. */

@@ -11,7 +11,7 @@ export const site: LoadedSite = {
   frame: ternFrame,
   pages: [{ id: home.id, title: 'Home', path: 'index', summary: summarize(home.body) }],
   revision: 4,
-  assets: {},
+  pictures: {},
   canUndo: false,
   canRedo: false,
 }

@@ -1,5 +1,5 @@
 import { createStore } from 'zustand/vanilla'
-import { applyEdit, checkEdit, describeEdit, type Edit, type EditProblem } from '@/core/edit'
+import { applyEdit, checkEdit, describeEdit, type EditProblem } from '@/core/edit'
 import type { LoadedSite, PageEntry, Problem, Result } from '@/core/payloads'
 import type { Page, PageId, SiteDocs } from '@/core/site'
 import { summarize } from '@/core/uses'

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { ternFrame } from '@demo/tern/frame'
-import { applyEdit, type AnyEdit } from '@/core/edit'
-import { themesInOrder, type Frame, type ThemeId } from '@/core/site'
+import { applyEdit, type Edit } from '@/core/edit'
+import { siteDocs, themesInOrder, type Frame, type ThemeId } from '@/core/site'
 import { roleIds } from '@/core/theme'
 import { cellView, themeViews } from './cell-view'
 import { cellAt, cornerOf, widened, type SheetGrid } from './sheet-choice'
@@ -12,7 +12,7 @@ const themes = ternFrame.themes.order
 const [paper, mist, brand] = themes as unknown as [ThemeId, ThemeId, ThemeId]
 const grid: SheetGrid = { roles: ['heading', 'text', 'mutedText', 'link'], themes }
 const edited = (frame: Frame, edit: unknown): Frame => {
-  const result = applyEdit({ frame, pages: {} }, edit as AnyEdit)
+  const result = applyEdit(siteDocs(frame), edit as Edit)
   if (!result.ok) throw new Error(result.problem)
   return result.docs.frame
 }

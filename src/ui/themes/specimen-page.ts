@@ -1,4 +1,4 @@
-import {
+import { siteDocs,
   pageSchema,
   schemaVersion,
   type Frame,
@@ -109,7 +109,7 @@ function elementsOf(stem: string, theme: string) {
 /** The frame of a site around the specimen: its colours without its header, footer and custom CSS. */
 export function specimenDocs(frame: Frame, page: Page): SiteDocs {
   const body = { order: [], sections: {}, elements: {} }
-  return { frame: { ...frame, body, customCss: '' }, pages: { [specimenId]: page } }
+  return siteDocs({ ...frame, body, customCss: '' }, [page])
 }
 
 /** A page with a section for each theme, every kind of element in each. */

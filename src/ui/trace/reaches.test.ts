@@ -1,8 +1,8 @@
 import { demoSites } from '@demo/sites'
-import { applyEdit, type AnyEdit } from '@/core/edit'
+import { applyEdit, type Edit } from '@/core/edit'
 import { facetsOf, spotsOnPage, traceFacet } from '@/core/resolve'
 import { reachOf, summarize } from '@/core/uses'
-import {
+import { siteDocs,
   bodyOf,
   walkSection,
   type ColorDecision,
@@ -15,7 +15,7 @@ import {
 import { reachOptions } from './reaches'
 
 const { frame, pages } = demoSites[0]!
-const docs: SiteDocs = { frame, pages: Object.fromEntries(pages.map((page) => [page.id, page])) }
+const docs: SiteDocs = siteDocs(frame, pages)
 const home = 'home' as PageId
 const reach = reachOf(frame, [summarize(frame.body), ...pages.map(({ body }) => summarize(body))])
 const slate: ColorDecision = { slot: 'slate' as SlotId }
@@ -90,7 +90,7 @@ test.each([
     const { options, find } = on(section, kind, facet, state)
     for (const { key, edit } of options) {
       if (!edit) continue
-      const result = applyEdit(docs, edit(slate) as AnyEdit)
+      const result = applyEdit(docs, edit(slate) as Edit)
       if (!result.ok) throw new Error(`${key}: ${result.problem}`)
       const { trace } = find(result.docs)
       // What stands nearer keeps the last word: only a way as near as the decision itself is seen.

@@ -1,45 +1,46 @@
-import { z } from 'zod'
 import { kindOf } from '../elements'
 import { facetsOf, traceFacet, type Spot, type Trace } from '../resolve'
 import {
+  siteDocs,
   canonicalJson,
   own,
-  paint,
   sectionsInOrder,
   walkSection,
   type Body,
   type Frame,
+  type Paint,
   type Section,
   type SiteElement,
 } from '../site'
 
 /**
- * A page in small: its bands for the map, and its elements in groups that are
- * coloured alike. Kept beside the page, so that counts over the whole site need
- * no page to be loaded.
+ * Elements that are coloured alike, and how many of them there are. The looks of
+ * a record are kept beside it, so that what a slot reaches over the whole site is
+ * counted without a page at hand.
  */
-export const summarySchema = z.strictObject({
-  bands: z.array(
-    z.strictObject({
-      id: z.string(),
-      name: z.string(),
-      theme: z.string(),
-      fill: paint.optional(),
-    }),
-  ),
-  groups: z.array(
-    z.strictObject({
-      theme: z.string(),
-      kind: z.string(),
-      /** Absent for sections themselves. */
-      sample: z.unknown().optional(),
-      fill: paint.optional(),
-      count: z.number().int().min(1),
-    }),
-  ),
-})
+export interface Look {
+  readonly theme: string
+  readonly kind: string
+  /** One of the elements, without its words; absent for sections themselves. */
+  readonly sample?: unknown
+  /** A fill of its own, of the section that they stand in. */
+  readonly fill?: Paint
+  readonly count: number
+}
 
-export type Summary = z.infer<typeof summarySchema>
+/** Looks that are alike have the same key. */
+export const lookKey = ({ theme, kind, sample, fill }: Omit<Look, 'count'>): string =>
+  canonicalJson({ theme, kind, sample, fill })
+
+/** Looks of several records in one; a negative count takes away. */
+export function mergeLooks(...lists: ReadonlyArray<readonly Look[]>): Look[] {
+  const merged = new Map<string, Look>()
+  for (const look of lists.flat()) {
+    const key = lookKey(look)
+    merged.set(key, { ...look, count: (merged.get(key)?.count ?? 0) + look.count })
+  }
+  return [...merged.values()].filter(({ count }) => count !== 0)
+}
 
 /** What decides an element's colours, with the words of its content left out. */
 function sampleOf(element: SiteElement): unknown {
@@ -53,28 +54,21 @@ function sampleOf(element: SiteElement): unknown {
   return { id: 'sample', kind, content, ...(style ? { style } : {}), ...(colors ? { colors } : {}) }
 }
 
-export function summarize(body: Body): Summary {
-  const groups = new Map<string, Summary['groups'][number]>()
-  const add = (group: Omit<Summary['groups'][number], 'count'>) => {
-    const key = canonicalJson(group)
-    groups.set(key, { ...group, count: (groups.get(key)?.count ?? 0) + 1 })
+export function looksOf(body: Body): Look[] {
+  const groups = new Map<string, Look>()
+  const add = (look: Omit<Look, 'count'>) => {
+    const key = lookKey(look)
+    groups.set(key, { ...look, count: (groups.get(key)?.count ?? 0) + 1 })
   }
   for (const section of sectionsInOrder(body)) {
     const fill = section.colors?.fill?.rest
-    add({ theme: section.theme, kind: 'section', ...(fill ? { fill } : {}) })
+    const shared = { theme: section.theme, ...(fill ? { fill } : {}) }
+    add({ ...shared, kind: 'section' })
     walkSection(body, section, (element) =>
       add({ theme: section.theme, kind: element.kind, sample: sampleOf(element) }),
     )
   }
-  return {
-    bands: sectionsInOrder(body).map(({ id, name, theme, colors }) => ({
-      id,
-      name,
-      theme,
-      ...(colors?.fill?.rest ? { fill: colors.fill.rest } : {}),
-    })),
-    groups: [...groups.values()],
-  }
+  return [...groups.values()]
 }
 
 /** How many painted things each slot and each role of each theme reaches. */
@@ -86,10 +80,10 @@ export interface Reach {
   readonly styles: Readonly<Record<string, number>>
 }
 
-function tracesOf(frame: Frame, group: Summary['groups'][number]): Trace[] {
+function tracesOf(frame: Frame, group: Look): Trace[] {
   const theme = own(frame.themes.byId, group.theme)
   if (!theme) return []
-  const docs = { frame, pages: {} }
+  const docs = siteDocs(frame)
   const section = { id: 'sample', theme: theme.id } as unknown as Section
   const spot: Spot = {
     docs,
@@ -106,12 +100,12 @@ function tracesOf(frame: Frame, group: Summary['groups'][number]): Trace[] {
   })
 }
 
-/** Counts what every slot and role paints, from the summaries of frame and pages alone. */
-export function reachOf(frame: Frame, summaries: readonly Summary[]): Reach {
+/** Counts what every slot and role paints, from the looks of frame and pages alone. */
+export function reachOf(frame: Frame, looks: readonly Look[]): Reach {
   const slots: Record<string, number> = {}
   const roles: Record<string, number> = {}
   const styles: Record<string, number> = {}
-  for (const group of summaries.flatMap((summary) => summary.groups)) {
+  for (const group of looks) {
     const style = (group.sample as SiteElement | undefined)?.style
     if (style) styles[style] = (styles[style] ?? 0) + group.count
     for (const trace of tracesOf(frame, group)) {

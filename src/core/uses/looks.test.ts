@@ -1,15 +1,20 @@
 import { demoSites } from '@demo/sites'
 import { facetsOf, spotsOnPage, traceFacet } from '../resolve'
-import { bodyOf, walkSection, type PageId, type SiteDocs, type SiteElement } from '../site'
-import { reachOf, summarize } from './summary'
+import {
+  siteDocs,
+  bodyOf,
+  walkSection,
+  type PageId,
+  type SiteDocs,
+  type SiteElement,
+} from '../site'
+import { bandsOf } from './bands'
+import { looksOf, mergeLooks, reachOf } from './looks'
 
 const site = demoSites[0]!
-const docs: SiteDocs = {
-  frame: site.frame,
-  pages: Object.fromEntries(site.pages.map((page) => [page.id, page])),
-}
+const docs: SiteDocs = siteDocs(site.frame, site.pages)
 
-/** The same counts without summaries: every element of every page, header and footer once. */
+/** The same counts without looks: every element of every page, header and footer once. */
 function countedOneByOne(): { slots: Record<string, number>; roles: Record<string, number> } {
   const slots: Record<string, number> = {}
   const roles: Record<string, number> = {}
@@ -38,24 +43,30 @@ function countedOneByOne(): { slots: Record<string, number>; roles: Record<strin
   return { slots, roles }
 }
 
-test('counts from summaries alone are the counts of every element', () => {
-  const summaries = [site.frame, ...site.pages].map(({ body }) => summarize(body))
-  const { slots, roles } = reachOf(docs.frame, summaries)
+const looks = [site.frame, ...site.pages].map(({ body }) => looksOf(body))
+
+test('counts from looks alone are the counts of every element', () => {
+  const { slots, roles } = reachOf(docs.frame, mergeLooks(...looks))
   expect({ slots, roles }).toEqual(countedOneByOne())
   expect(slots.spark).toBeGreaterThan(20)
 })
 
-test('a summary is small: elements that are coloured alike are one group', () => {
-  const home = summarize(site.pages[0]!.body)
+test('elements that are coloured alike are one look', () => {
+  const home = looksOf(site.pages[0]!.body)
+  const bands = bandsOf(site.pages[0]!.body)
   const elements = Object.keys(site.pages[0]!.body.elements).length
-  expect(home.groups.length).toBeLessThan(elements * 0.75)
-  expect(home.groups.reduce((sum, { count }) => sum + count, 0)).toBe(elements + home.bands.length)
+  expect(home.length).toBeLessThan(elements * 0.75)
+  expect(home.reduce((sum, { count }) => sum + count, 0)).toBe(elements + bands.length)
 })
 
 test('elements by the style they take', () => {
-  const { styles } = reachOf(
-    docs.frame,
-    site.pages.map(({ body }) => summarize(body)),
-  )
+  const { styles } = reachOf(docs.frame, looks.slice(1).flat())
   expect(styles).toEqual({ booking: 2, sale: 2, ticket: 1 })
+})
+
+test('what is taken away from a sum of looks leaves the others', () => {
+  const [frame, home, ...rest] = looks
+  const taken = home!.map((look) => ({ ...look, count: -look.count }))
+  const left = mergeLooks(mergeLooks(...looks), taken)
+  expect(new Set(left)).toEqual(new Set(mergeLooks(frame!, ...rest)))
 })

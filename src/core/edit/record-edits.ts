@@ -1,0 +1,169 @@
+import { z } from 'zod'
+import {
+  fontId,
+  fontSchema,
+  homePath,
+  orderKey,
+  pageId,
+  pageSchema,
+  pictureId,
+  pictureSchema,
+  plainText,
+  typedName,
+} from '../site'
+import { defineEdit, pagesIn } from './edit'
+
+const addPageCommand = z.strictObject({
+  type: z.literal('addPage'),
+  page: pageSchema.extend({ title: typedName }),
+})
+
+/** Adds a page, whole; its place among the others is its order key. */
+export const addPage = defineEdit<z.infer<typeof addPageCommand>>({
+  type: 'addPage',
+  schema: addPageCommand,
+  needs: ({ page }) => pagesIn([page.id]),
+  apply(draft, { page }) {
+    if (draft.pages[page.id]) return 'page-taken'
+    if (Object.values(draft.pages).some(({ path }) => path === page.path)) return 'path-taken'
+    const themes = draft.frame.themes.byId
+    if (Object.values(page.body.sections).some(({ theme }) => !themes[theme])) return 'theme-gone'
+    draft.pages[page.id] = page
+  },
+  describe: ({ page }) => `Page ${page.title} added`,
+})
+
+const movePageCommand = z.strictObject({
+  type: z.literal('movePage'),
+  page: pageId,
+  order: orderKey,
+})
+
+/** Puts a page in another place among the pages; no other page changes. */
+export const movePage = defineEdit<z.infer<typeof movePageCommand>>({
+  type: 'movePage',
+  schema: movePageCommand,
+  needs: ({ page }) => pagesIn([page]),
+  apply({ pages }, { page: id, order }) {
+    const page = pages[id]
+    if (!page) return 'page-gone'
+    page.order = order
+  },
+  describe: ({ page }, docs) => `Page ${docs.pages[page]?.title ?? page} moved`,
+})
+
+const renamePageCommand = z.strictObject({
+  type: z.literal('renamePage'),
+  page: pageId,
+  title: typedName,
+})
+
+export const renamePage = defineEdit<z.infer<typeof renamePageCommand>>({
+  type: 'renamePage',
+  schema: renamePageCommand,
+  needs: ({ page }) => pagesIn([page]),
+  apply({ pages }, { page: id, title }) {
+    const page = pages[id]
+    if (!page) return 'page-gone'
+    page.title = title
+  },
+  describe: ({ page, title }, docs) =>
+    `Page ${docs.pages[page]?.title ?? page} renamed to ${title}`,
+})
+
+const removePageCommand = z.strictObject({ type: z.literal('removePage'), page: pageId })
+
+/** Takes a page away; the home page stays, for every site has one. */
+export const removePage = defineEdit<z.infer<typeof removePageCommand>>({
+  type: 'removePage',
+  schema: removePageCommand,
+  needs: ({ page }) => pagesIn([page]),
+  apply({ pages }, { page: id }) {
+    const page = pages[id]
+    if (!page) return 'page-gone'
+    if (page.path === homePath) return 'home-page'
+    delete pages[id]
+  },
+  describe: ({ page }, docs) => `Page ${docs.pages[page]?.title ?? page} removed`,
+})
+
+const addPictureCommand = z.strictObject({ type: z.literal('addPicture'), picture: pictureSchema })
+
+/** Adds a picture whose file lies in the file store. */
+export const addPicture = defineEdit<z.infer<typeof addPictureCommand>>({
+  type: 'addPicture',
+  schema: addPictureCommand,
+  needs: ({ picture: { id } }) => [{ kind: 'picture', id }],
+  apply({ pictures }, { picture }) {
+    if (pictures[picture.id]) return 'picture-taken'
+    const taken = Object.values(pictures).some(({ fileName }) => fileName === picture.fileName)
+    if (taken) return 'file-taken'
+    pictures[picture.id] = picture
+  },
+  describe: ({ picture }) => `Picture ${picture.fileName} added`,
+})
+
+const describePictureCommand = z.strictObject({
+  type: z.literal('describePicture'),
+  picture: pictureId,
+  alt: plainText(400),
+})
+
+/** Says in words what a picture shows. */
+export const describePicture = defineEdit<z.infer<typeof describePictureCommand>>({
+  type: 'describePicture',
+  schema: describePictureCommand,
+  needs: ({ picture: id }) => [{ kind: 'picture', id }],
+  apply({ pictures }, { picture: id, alt }) {
+    const picture = pictures[id]
+    if (!picture) return 'picture-gone'
+    picture.alt = alt
+  },
+  describe: ({ picture }, { pictures }) =>
+    `Picture ${pictures[picture]?.fileName ?? picture}: what it shows`,
+})
+
+const removePictureCommand = z.strictObject({
+  type: z.literal('removePicture'),
+  picture: pictureId,
+})
+
+/** Takes a picture away; its file is kept for as long as the history can bring it back. */
+export const removePicture = defineEdit<z.infer<typeof removePictureCommand>>({
+  type: 'removePicture',
+  schema: removePictureCommand,
+  needs: ({ picture: id }) => [{ kind: 'picture', id }],
+  apply({ pictures }, { picture: id }) {
+    if (!pictures[id]) return 'picture-gone'
+    delete pictures[id]
+  },
+  describe: ({ picture }, { pictures }) =>
+    `Picture ${pictures[picture]?.fileName ?? picture} removed`,
+})
+
+const addFontCommand = z.strictObject({ type: z.literal('addFont'), font: fontSchema })
+
+export const addFont = defineEdit<z.infer<typeof addFontCommand>>({
+  type: 'addFont',
+  schema: addFontCommand,
+  needs: ({ font: { id } }) => [{ kind: 'font', id }],
+  apply({ fonts }, { font }) {
+    if (fonts[font.id]) return 'font-taken'
+    if (Object.values(fonts).some(({ fileName }) => fileName === font.fileName)) return 'file-taken'
+    fonts[font.id] = font
+  },
+  describe: ({ font }) => `Font ${font.family} added`,
+})
+
+const removeFontCommand = z.strictObject({ type: z.literal('removeFont'), font: fontId })
+
+export const removeFont = defineEdit<z.infer<typeof removeFontCommand>>({
+  type: 'removeFont',
+  schema: removeFontCommand,
+  needs: ({ font: id }) => [{ kind: 'font', id }],
+  apply({ fonts }, { font: id }) {
+    if (!fonts[id]) return 'font-gone'
+    delete fonts[id]
+  },
+  describe: ({ font }, { fonts }) => `Font ${fonts[font]?.family ?? font} removed`,
+})

@@ -1,0 +1,27 @@
+import { z } from 'zod'
+import { fontId } from './ids'
+import { fileHash, fileName } from './picture'
+import { nameText, plainText } from './text'
+import type { UpgradeStep } from './upgrade-steps'
+
+export const fontVersion = 1
+
+/** A font file of the site's own: `family` as the type settings name it, weights as a range of CSS (100…900). */
+export const fontSchema = z.strictObject({
+  schema: z.literal(fontVersion),
+  id: fontId,
+  file: fileHash,
+  fileName,
+  family: nameText,
+  style: z.enum(['normal', 'italic']),
+  weights: z
+    .tuple([z.number().int().min(1).max(1000), z.number().int().min(1).max(1000)])
+    .refine(([least, most]) => least <= most, 'the lightest weight comes first'),
+  /** Who may use it, in words. */
+  license: plainText(400),
+})
+
+export type Font = z.infer<typeof fontSchema>
+export type Fonts = Readonly<Record<string, Font>>
+
+export const fontSteps: Readonly<Record<number, UpgradeStep>> = {}

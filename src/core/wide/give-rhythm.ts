@@ -1,0 +1,61 @@
+import { z } from 'zod'
+import type { Change } from '../changes'
+import { proposeRhythms } from '../generate'
+import { pageId, type Frame, type Page, type PageId, type SectionId, type ThemeId } from '../site'
+import { defineWide, many, nothing, ready, refuse, type PageBands } from './wide'
+
+const giveRhythmIntent = z.strictObject({
+  type: z.literal('giveRhythm'),
+  /** The pages that get one; all where it is left out. */
+  pages: z.array(pageId).min(1).max(10_000).optional(),
+})
+
+export type Rhythms = ReadonlyMap<PageId, ReadonlyMap<SectionId, ThemeId>>
+
+/** A rhythm for each of the wanted pages, so that sections of one name look alike on all pages. */
+export function rhythmsFor(
+  frame: Frame,
+  pages: readonly PageBands[],
+  wanted?: readonly PageId[],
+): Rhythms {
+  const chosen = new Set(wanted ?? pages.map(({ page }) => page))
+  const mine = pages.filter(({ page }) => chosen.has(page))
+  const others = pages.filter(({ page }) => !chosen.has(page))
+  const bands = (list: readonly PageBands[]) => list.map((each) => each.bands)
+  const rhythms = proposeRhythms(frame, bands(mine), bands(others))
+  return new Map(
+    mine.map(({ page, bands: own }, i) => [
+      page,
+      new Map(own.map(({ id }, j) => [id, rhythms[i]![j]!])),
+    ]),
+  )
+}
+
+/** Gives the sections of many pages a rhythm of themes. */
+export const giveRhythm = defineWide({
+  type: 'giveRhythm',
+  schema: giveRhythmIntent,
+  asks: ['pages'],
+  prepare({ pages: wanted }: z.infer<typeof giveRhythmIntent>, { frame, pages }) {
+    const rhythms = rhythmsFor(frame, pages, wanted)
+    if (rhythms.size === 0) return refuse('page-gone')
+    return ready({ rhythms })
+  },
+  reach: ({ rhythms }) => ({ pages: [...rhythms.keys()] }),
+  plan({ rhythms }, { kind, id, record }) {
+    if (kind !== 'page' || !record) return nothing
+    const { sections } = (record as Page).body
+    const changes = [...(rhythms.get(id as PageId) ?? [])].flatMap(([section, theme]): Change[] => {
+      const found = sections[section]
+      if (!found || (found.theme === theme && !found.blend)) return []
+      const at = ['body', 'sections', section]
+      const change = { path: [...at, 'theme'], from: found.theme, to: theme }
+      return [
+        ...(found.theme === theme ? [] : [change]),
+        ...(found.blend ? [{ path: [...at, 'blend'], from: true }] : []),
+      ]
+    })
+    return { changes, count: changes.length }
+  },
+  describe: (_ready, count) => `Rhythm given to ${many(count, 'section')}`,
+})

@@ -1,0 +1,5 @@
+export { questionOf } from './sweep'
+export { rhythmsFor, type Rhythms } from './give-rhythm'
+export { kindOfWide, wideIntent, wideKinds, type WideIntent } from './wides'
+export type { Known, PageBands, Planned, Reach, Subject, UseQuestion, WideKind } from './wide'
+export { planInMemory } from './in-memory'

@@ -1,0 +1,23 @@
+import { z } from 'zod'
+import { changesOfRecord } from '../site'
+import { defineWide, ready } from './wide'
+
+const restoreIntent = z.strictObject({
+  type: z.literal('restore'),
+  checkpoint: z.uuid(),
+  name: z.string().max(400),
+})
+
+/** Goes back to a checkpoint: what differs from it, and nothing else. Being an edit, it can be undone like any other. */
+export const restore = defineWide({
+  type: 'restore',
+  schema: restoreIntent,
+  asks: [],
+  prepare: ({ checkpoint, name }: z.infer<typeof restoreIntent>) => ready({ checkpoint, name }),
+  reach: ({ checkpoint }) => ({ checkpoint }),
+  plan(_ready, { record, target }) {
+    const changes = changesOfRecord(record, target)
+    return { changes, count: changes.length ? 1 : 0 }
+  },
+  describe: ({ name }) => `Back to the checkpoint “${name}”`,
+})
