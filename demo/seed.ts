@@ -1,47 +1,22 @@
 import { readFile } from 'node:fs/promises'
-import path from 'node:path'
-import { summarize } from '@/core/uses'
-import { localOwner } from '@/server/actor'
+import { siteDocs } from '@/core/site'
+import { localOwner } from '@/server/access'
 import { models } from '@/server/database/models'
+import { createSite } from '@/server/sites'
 import { fileStore } from '@/server/storage'
 import { demoSites, type DemoSite } from './sites'
 
 const workspaceId = 'demo'
 
 async function seedSite(site: DemoSite, position: number): Promise<void> {
-  const { sequelize, Site, Page, Asset } = models()
   const store = fileStore()
-  for (const { fileName } of site.assets) {
-    const file = path.join(process.cwd(), 'demo', 'assets', site.folder, fileName)
-    await store.put(`assets/${site.id}/${fileName}`, await readFile(file))
+  for (const picture of site.pictures) {
+    await store.put(picture.file, await readFile(site.fileOf(picture)))
   }
-  await sequelize.transaction(async (transaction) => {
-    const { id, frame } = site
-    const summary = summarize(frame.body)
-    await Site.create(
-      { id, workspaceId, name: frame.name, position, frame, summary, revision: 0 },
-      { transaction },
-    )
-    await Page.bulkCreate(
-      site.pages.map((page, i) => ({
-        siteId: id,
-        id: page.id,
-        position: i,
-        document: page,
-        summary: summarize(page.body),
-      })),
-      { transaction },
-    )
-    await Asset.bulkCreate(
-      site.assets.map((details) => ({
-        siteId: id,
-        id: details.id,
-        details,
-        storageKey: `assets/${id}/${details.fileName}`,
-      })),
-      { transaction },
-    )
-  })
+  const { id, frame, pages, pictures } = site
+  await models().sequelize.transaction((transaction) =>
+    createSite({ id, workspaceId, position }, siteDocs(frame, pages, pictures), transaction),
+  )
 }
 
 /** Puts the demo sites into the database, each only when it is not there; returns those it put. */

@@ -89,7 +89,7 @@ for (const site of demoSites) {
     // Custom CSS may overrule decisions; for this check it is switched off.
     const frame = { ...site.frame, customCss: '' }
     const docs: SiteDocs = siteDocs(frame, site.pages)
-    const files = renderSite(docs, {})
+    const files = renderSite(docs)
     let asked = 0
     const wrong: string[] = []
     for (const each of site.pages) {

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { generateThemes } from '@/core/generate'
-import { renderDocument, renderPageCss, renderSiteCss, type Whereabouts } from '@/core/render'
+import { renderDocument, renderPageCss, renderSiteCss, shadesOnPages, type Whereabouts } from '@/core/render'
 import { siteDocs, slotSchema, type Frame, type Palette, type SiteDocs } from '@/core/site'
 import { roleIds } from '@/core/theme'
 import { demoSites } from '@demo/sites'
@@ -45,7 +45,7 @@ function withGeneratedThemes(frame: Frame, values: readonly string[]): Frame {
 
 /** A page as it is published, the decisions on single elements left out: what themes alone give. */
 function htmlOf(docs: SiteDocs, page: SiteDocs['pages'][keyof SiteDocs['pages']]): string {
-  const css = Object.values(renderSiteCss(docs.frame, [page], where)).join('\n')
+  const css = Object.values(renderSiteCss(docs.frame, shadesOnPages([page]), where)).join('\n')
   const own = renderPageCss(docs, page.id, where)
   const html = renderDocument(docs, page, where, [])
   const still = '* { transition: none !important }'

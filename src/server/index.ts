@@ -1,12 +1,25 @@
-export { localOwner, type Actor } from './actor'
-export { readAsset } from './assets'
-export { listCheckpoints, returnToCheckpoint, takeCheckpoint } from './checkpoints'
-export { readHistory, redo, saveEdits, undo } from './edits'
-export { brandSheetPdf, copyPalette, sitesToCarryTo } from './palettes'
+export { localOwner, type Actor } from './access'
+export {
+  carryOutWide,
+  changesSince,
+  listCheckpoints,
+  readHistory,
+  redo,
+  saveEdits,
+  takeCheckpoint,
+  undo,
+} from './edits'
+export {
+  brandSheetPdf,
+  copyPalette,
+  listShares,
+  readShare,
+  revokeShare,
+  sharePalette,
+  sitesToCarryTo,
+} from './palettes'
 export { isReachable } from './database/connection'
 export { publicationOf, publish, publishedFile, publishedZip } from './publishing'
-export { listShares, readShare, revokeShare, sharePalette } from './shares'
-export { listSites, loadPage, loadSite } from './sites'
+export { listPages, listPictures, listSites, loadPage, loadSite, readPicture } from './sites'
 export { StorageFailed } from './storage'
-export { applySweep, dryRun, inventory, removeSlot, slotUses } from './sweeps'
-export { removeTheme } from './themes'
+export { dryRun, inventory, planHits, slotUses, themeUses } from './uses'

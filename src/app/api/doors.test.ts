@@ -2,8 +2,14 @@ import { readdirSync } from 'node:fs'
 import path from 'node:path'
 import { randomUUID } from 'node:crypto'
 import { closeDatabase } from '@/server/database/connection'
-import { closeTestDatabase, openTestDatabase, siteId, stateOf } from '@/server/database.fixture'
-import { models } from '@/server/database/models'
+import {
+  closeTestDatabase,
+  openTestDatabase,
+  siteId,
+  stateOf,
+  tamper,
+} from '@/server/database/database.fixture'
+import { select, tell } from '@/server/database/sets'
 import { isDatabaseAway } from './respond'
 
 type Handler = (
@@ -162,9 +168,11 @@ test('a body that does not arrive is not waited for', async () => {
 })
 
 test('a site that cannot be read is told so, and takes no other with it', async () => {
-  const row = (await models().Site.findByPk(siteId))!
-  const { frame } = row
-  await row.update({ frame: { schema: 99 } })
+  const [{ hash: whole }] = (await select<{ hash: string }>(
+    `select hash from records where site_id = $1 and kind = 'frame'`,
+    [siteId],
+  )) as [{ hash: string }]
+  await tamper(siteId, { kind: 'frame', id: 'frame' }, '{"schema":99}', 99)
   const { GET } = await load('api/sites/[site]/route.ts')
   const response = await GET!(new Request('http://localhost/x'), {
     params: Promise.resolve({ site: siteId }),
@@ -173,7 +181,7 @@ test('a site that cannot be read is told so, and takes no other with it', async 
   const { listSites, localOwner } = await import('@/server')
   const shelf = await listSites(localOwner)
   expect(shelf.map((entry) => 'unreadable' in entry)).toEqual([true, false])
-  await row.update({ frame })
+  await tell(`update records set hash = $2 where site_id = $1 and kind = 'frame'`, [siteId, whole])
 })
 
 test('with the database away every door says so, and none fails bare', async () => {

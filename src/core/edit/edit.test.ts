@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { demoSites } from '@demo/sites'
-import { renderSiteCss, type Whereabouts } from '../render'
+import { renderSiteCss, shadesOnPages, type Whereabouts } from '../render'
 import {
   canonicalJson,
   fontSchema,
@@ -81,7 +81,7 @@ test.each(kindsOfEdit)(
         expect(canonicalJson(docs)).toBe(text)
         if (!result.ok || result.docs === docs) return
         expect(isWhole(result.docs)).toBe(true)
-        renderSiteCss(result.docs.frame, Object.values(result.docs.pages), nowhere)
+        renderSiteCss(result.docs.frame, shadesOnPages(Object.values(result.docs.pages)), nowhere)
         expect(canonicalJson(back(result.docs, result.changes))).toBe(text)
       }),
       { numRuns: 60 },

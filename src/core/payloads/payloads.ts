@@ -1,20 +1,35 @@
-import type { Asset, Frame, Page, PageId } from '../site'
+import type { Frame, Page, PageId, Pictures, RecordChange, ThemeId } from '../site'
 import type { InventoryEntry } from '../sweep'
-import type { PlaceId, Summary, Use } from '../uses'
+import type { Problem } from './problem'
+import type { BandEntry, Look, PlaceId, Use } from '../uses'
 
 /** What server and interface tell each other. Times are ISO 8601 texts. */
 export interface PageEntry {
   readonly id: PageId
   readonly title: string
   readonly path: string
-  readonly summary: Summary
+}
+
+/** A page as its miniature needs it. */
+export interface PageBandsEntry extends PageEntry {
+  readonly bands: readonly BandEntry[]
+}
+
+/** Some pages of a site in their order, beginning with number `from`. */
+export interface PageWindow {
+  readonly revision: number
+  readonly total: number
+  readonly from: number
+  readonly pages: readonly PageBandsEntry[]
 }
 
 export interface SiteEntry {
   readonly id: string
   readonly name: string
   readonly frame: Frame
-  readonly pages: readonly PageEntry[]
+  readonly pageCount: number
+  /** The first page, in small. */
+  readonly first?: PageBandsEntry
 }
 
 /** A site on the shelf; one whose stored form cannot be read is told by its name alone. */
@@ -22,30 +37,62 @@ export type ShelfEntry =
   SiteEntry | { readonly id: string; readonly name: string; readonly unreadable: true }
 
 /** All that the editor needs to start, but for the pages themselves. */
-export interface LoadedSite extends SiteEntry {
+export interface LoadedSite {
+  readonly id: string
+  readonly name: string
+  readonly frame: Frame
   readonly revision: number
-  readonly assets: Readonly<Record<string, Asset>>
+  readonly pageCount: number
+  /** How many things are coloured alike, over all pages. */
+  readonly looks: readonly Look[]
+  /** The pictures that header, footer and styles show. */
+  readonly pictures: Pictures
   readonly canUndo: boolean
   readonly canRedo: boolean
 }
 
 export interface LoadedPage {
   readonly page: Page
+  /** The pictures that it shows. */
+  readonly pictures: Pictures
   readonly revision: number
 }
 
-export interface Saved {
+/** An edit as it landed on the site: what it changed, by record. */
+export interface Landed {
+  readonly revision: number
+  /** The name that the window which made it gave it. */
+  readonly clientId?: string
+  readonly actor: string
+  readonly kind: 'do' | 'undo' | 'redo'
+  readonly told: string
+  readonly records: readonly RecordChange[]
+  /** Other records that it changed, as `kind/id`; `many` where there are too many to name. */
+  readonly others: readonly string[] | 'many'
+}
+
+export interface ChangesSince {
   readonly revision: number
   readonly canUndo: boolean
   readonly canRedo: boolean
+  readonly entries: readonly Landed[]
 }
+
+/** What was stored, with all that happened since the revision that the window knew. */
+export type Saved = ChangesSince
 
 export interface HistoryEntry {
   readonly revision: number
   readonly kind: 'do' | 'undo' | 'redo'
-  readonly standing: 'live' | 'undone' | 'abandoned' | null
+  readonly standing: 'live' | 'undone' | 'abandoned' | 'closed' | null
   readonly told: string
   readonly at: string
+}
+
+/** Some of the history, newest first; `revision` is that of the site. */
+export interface HistoryPage {
+  readonly revision: number
+  readonly entries: readonly HistoryEntry[]
 }
 
 export interface CheckpointEntry {
@@ -75,16 +122,67 @@ export interface HitLine {
   readonly afterColor: string
   readonly context?: string
   readonly textAt?: number
+  /** 1 where a loose use becomes bound, −1 where a bound one becomes loose. */
+  readonly binds: -1 | 0 | 1
 }
 
-export interface DryRun {
-  readonly revision: number
-  readonly hits: readonly HitLine[]
-  readonly pages: number
-  readonly becomeBound: number
-  readonly looseBefore: number
-  readonly looseAfter: number
+/** Hits of a dry run in one place, counted, and how many of them tie a loose use to a slot, or let a bound one loose. */
+export interface HitCount {
+  readonly place: PlaceId
+  readonly count: number
+  readonly bind: number
+  readonly loosen: number
 }
+
+/** What a sweep would do, counted; the hits themselves are asked for some at a time, by the plan's id. */
+export interface DryRun {
+  readonly plan: string
+  readonly revision: number
+  readonly count: number
+  readonly pages: number
+  readonly looseBefore: number
+  readonly places: readonly HitCount[]
+}
+
+/** Some hits of a plan, in the order of places and pages, beginning with number `from`. */
+export interface HitWindow {
+  readonly from: number
+  readonly hits: readonly HitLine[]
+}
+
+/** How a long piece of work stands. */
+export interface JobState {
+  readonly id: string
+  readonly kind: JobKind
+  readonly state: 'waiting' | 'running' | 'done' | 'refused' | 'cancelled'
+  /** 0…1, and what is being done just now. */
+  readonly progress: number
+  readonly doing: string
+  readonly problem?: Problem
+  /** What it led to, once it is done. */
+  readonly result?: JobResult
+}
+
+export type JobKind = 'wide' | 'publish' | 'pack' | 'tidy'
+
+export interface JobResult {
+  /** The revision that a wide edit left. */
+  readonly revision?: number
+  /** How many uses, sections or records it changed. */
+  readonly changed?: number
+  /** Files that publishing wrote, for they were new or other than before. */
+  readonly written?: number
+}
+
+/** Somebody who has a site open. */
+export interface Present {
+  readonly window: string
+  readonly name: string
+  readonly page?: string
+}
+
+/** How many sections of the site have a theme. */
+export type ThemeUses = Readonly<Record<ThemeId, number>>
 
 export interface Publication {
   readonly address: string

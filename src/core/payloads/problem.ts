@@ -10,7 +10,13 @@ export type Problem =
   | { readonly code: 'nothing-to-redo' }
   /** What a change was made of no longer fits the site, so it is not taken back or brought again. */
   | { readonly code: 'step-unfit'; readonly kind: 'undo' | 'redo'; readonly told: string }
+  /** What came before was made in a shape of the site that cannot be gone back to. */
+  | { readonly code: 'history-closed' }
   | { readonly code: 'nothing-to-sweep' }
+  /** A long piece of work was broken off, by a person or because it could not come to an end. */
+  | { readonly code: 'cancelled' }
+  /** A dry run that is no longer kept. */
+  | { readonly code: 'plan-gone' }
   | { readonly code: 'nothing-to-copy' }
   | { readonly code: 'own-site' }
   | { readonly code: 'not-published' }

@@ -33,15 +33,25 @@ function addBody(found: ShadesBySlot, body: Body): void {
   for (const element of Object.values(body.elements)) addFacets(found, element.colors)
 }
 
-/** The shades that frame and pages refer to, by slot: the only ones that are written. */
-export function shadesInUse(frame: Frame, pages: readonly Page[]): ShadesBySlot {
+/** The shades that pages refer to. */
+export function shadesOnPages(pages: readonly Page[]): ColorDecision[] {
   const found: ShadesBySlot = new Map()
+  for (const { body } of pages) addBody(found, body)
+  return [...found].flatMap(([slot, shades]) =>
+    [...shades.values()].map((shade) => ({ slot, shade })),
+  )
+}
+
+/** The shades that the frame refers to, and those that pages do (`onPages`), by slot: the only ones that are written. */
+export function shadesInUse(frame: Frame, onPages: readonly ColorDecision[]): ShadesBySlot {
+  const found: ShadesBySlot = new Map()
+  for (const decision of onPages) add(found, decision)
   for (const theme of Object.values(frame.themes.byId)) {
     for (const decision of Object.values(theme.roles)) add(found, decision)
     for (const decision of Object.values(theme.dark ?? {})) add(found, decision)
   }
   for (const style of Object.values(frame.styles)) addFacets(found, style.colors)
-  for (const { body } of [frame, ...pages]) addBody(found, body)
+  addBody(found, frame.body)
   return found
 }
 
@@ -58,10 +68,14 @@ export function slotProperties(
   ])
 }
 
-export function paletteCss(frame: Frame, pages: readonly Page[]): string {
-  const shades = shadesInUse(frame, pages)
+/** Shades in an order of their own, so that a stylesheet does not depend on which page was read first. */
+const inOrder = (shades: Map<string, Shade> | undefined): Shade[] =>
+  [...(shades ?? [])].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, shade]) => shade)
+
+export function paletteCss(frame: Frame, onPages: readonly ColorDecision[]): string {
+  const shades = shadesInUse(frame, onPages)
   const declarations = slotsInOrder(frame.palette).flatMap(({ id }) =>
-    slotProperties(frame.palette, id, shades.get(id)?.values()),
+    slotProperties(frame.palette, id, inOrder(shades.get(id))),
   )
   return writeRules([{ selector: ':root', declarations }])
 }

@@ -16,6 +16,7 @@ import {
   renderPageCss,
   renderSections,
   renderSiteCss,
+  shadesOnPages,
   type Whereabouts,
 } from './render'
 
@@ -51,7 +52,7 @@ function pageOf(elements: Record<string, unknown>, section: Record<string, unkno
 const withPage = (page: Page, frame: Frame = ternFrame): SiteDocs => siteDocs(frame, [page])
 
 describe('the stylesheet', () => {
-  const css = renderSiteCss(ternFrame, [home], where)
+  const css = renderSiteCss(ternFrame, shadesOnPages([home]), where)
 
   test('holds the slots once, and only the shades that are used', () => {
     expect(css.palette).toMatch(/^:root \{\n {2}--slot-paper: #f7f2e7;\n/)

@@ -6,6 +6,7 @@ import {
   childrenOf,
   own,
   type Body,
+  type ColorDecision,
   type ElementId,
   type Frame,
   type Page,
@@ -181,10 +182,15 @@ export interface SiteCss {
   readonly custom: string
 }
 
-export function renderSiteCss(frame: Frame, pages: readonly Page[], where: Whereabouts): SiteCss {
+/** `onPages` are the shades that pages refer to: `shadesOnPages` tells them. */
+export function renderSiteCss(
+  frame: Frame,
+  onPages: readonly ColorDecision[],
+  where: Whereabouts,
+): SiteCss {
   return {
     fonts: fontCss(frame, where.fontUrl),
-    palette: paletteCss(frame, pages),
+    palette: paletteCss(frame, onPages),
     settings: settingsCss(frame),
     themes: themesCss(frame),
     kinds: kindsCss(),

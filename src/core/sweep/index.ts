@@ -1,4 +1,4 @@
-export { takeInventory, type InventoryEntry } from './inventory'
+export { inventoryOf, takeInventory, type ColorCount, type InventoryEntry } from './inventory'
 export { distanceToKey } from './match'
 export {
   sweepPair,
@@ -8,5 +8,13 @@ export {
   type SweepPaints,
   type SweepRequest,
 } from './pair'
-export { changesOfHits, chosenHits, planSweep, type Hit } from './plan'
+export {
+  changesOfHits,
+  chosenHits,
+  hitFor,
+  planSweep,
+  tickedBy,
+  type Hit,
+  type Ticks,
+} from './plan'
 export { slotReference, writeLike } from './replacement'

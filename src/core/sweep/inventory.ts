@@ -13,11 +13,15 @@ export interface InventoryEntry {
   readonly slot?: SlotId
   /** A slot that holds nearly this colour, or held it before. */
   readonly near?: { readonly slot: SlotId; readonly difference: number; readonly held: boolean }
-  /** The ways in which it is written, in the order met. */
+  /** The ways in which it is written. */
   readonly notations: readonly string[]
   readonly count: number
   readonly places: readonly PlaceId[]
 }
+
+/** Uses that are bound to one slot, or loose ones that paint alike, counted. */
+export type ColorCount = Pick<InventoryEntry, 'count' | 'places' | 'notations'> &
+  ({ readonly slot: SlotId } | { readonly key: string; readonly color: Color })
 
 function nearSlot(palette: Palette, color: Color): InventoryEntry['near'] {
   const candidates = slotsInOrder(palette).flatMap((slot) => {
@@ -32,7 +36,27 @@ function nearSlot(palette: Palette, color: Color): InventoryEntry['near'] {
   return candidates.sort((a, b) => a.difference - b.difference)[0]
 }
 
-/** All colours in use with their counts: slots in the palette's order, then loose ones, most used first. */
+/** Colours in use with what they are near to: slots in the palette's order, then loose ones, most used first. */
+export function inventoryOf(palette: Palette, counts: readonly ColorCount[]): InventoryEntry[] {
+  const entries = counts.map((each): InventoryEntry => {
+    const { count, places, notations } = each
+    if ('slot' in each) {
+      const { slot } = each
+      const color = slotColor(palette, slot)
+      return { key: `slot:${slot}`, color, slot, notations, count, places }
+    }
+    const near = nearSlot(palette, each.color)
+    const { key, color } = each
+    return { key, color, ...(near ? { near } : {}), notations, count, places }
+  })
+  const rank = ({ slot }: InventoryEntry) => (slot ? palette.order.indexOf(slot) : Infinity)
+  return entries.sort((a, b) => {
+    if (a.slot || b.slot) return rank(a) - rank(b)
+    return b.count - a.count || (a.key < b.key ? -1 : 1)
+  })
+}
+
+/** The same of uses that are all at hand. */
 export function takeInventory(palette: Palette, uses: readonly Use[]): InventoryEntry[] {
   const groups = new Map<string, Use[]>()
   for (const use of uses) {
@@ -42,25 +66,12 @@ export function takeInventory(palette: Palette, uses: readonly Use[]): Inventory
     if (group) group.push(use)
     else groups.set(key, [use])
   }
-  const entry = (key: string, group: readonly Use[]): InventoryEntry => {
+  const counts = [...groups].map(([key, group]): ColorCount => {
     const { decision, color } = group[0]!
-    const slot = isBound(decision) ? decision.slot : undefined
-    const shown = slot ? slotColor(palette, slot) : color!
-    const near = slot ? undefined : nearSlot(palette, shown)
-    return {
-      key,
-      color: shown,
-      ...(slot ? { slot } : {}),
-      ...(near ? { near } : {}),
-      notations: slot ? [] : [...new Set(group.map(({ text }) => text))],
-      count: group.length,
-      places: [...new Set(group.map(({ place }) => place))],
-    }
-  }
-  const entries = [...groups].map(([key, group]) => entry(key, group))
-  const rank = ({ slot }: InventoryEntry) => (slot ? palette.order.indexOf(slot) : Infinity)
-  return entries.sort((a, b) => {
-    if (a.slot || b.slot) return rank(a) - rank(b)
-    return b.count - a.count || (a.key < b.key ? -1 : 1)
+    const shared = { count: group.length, places: [...new Set(group.map(({ place }) => place))] }
+    if (isBound(decision)) return { ...shared, slot: decision.slot, notations: [] }
+    const notations = [...new Set(group.map(({ text }) => text))]
+    return { ...shared, key, color: color!, notations }
   })
+  return inventoryOf(palette, counts)
 }

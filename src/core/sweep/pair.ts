@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { colorDecision, colorText, pageId, slotId } from '../site'
+import { placeIds } from '../uses'
 
 /** What is looked for: all that refers to a slot, or loose colours within a CIEDE2000 distance of a value. */
 export const sweepFrom = z.union([
@@ -12,6 +13,8 @@ export const sweepPair = z.strictObject({ from: sweepFrom, to: colorDecision })
 export const sweepPaints = ['fill', 'text', 'line', 'shadow'] as const
 export type SweepPaints = (typeof sweepPaints)[number]
 
+const useKeys = z.array(z.string().max(400)).max(100_000)
+
 /** What is replaced by what, and where. */
 export const sweepRequest = z.strictObject({
   pairs: z.array(sweepPair).min(1).max(50),
@@ -20,7 +23,11 @@ export const sweepRequest = z.strictObject({
   /** Only what paints these; all where absent. */
   paints: z.array(z.enum(sweepPaints)).min(1).optional(),
   /** Keys of uses that the person unticked. */
-  without: z.array(z.string().max(400)).max(100_000).optional(),
+  without: useKeys.optional(),
+  /** Places that were unticked as a whole. */
+  withoutPlaces: z.array(z.enum(placeIds)).optional(),
+  /** Keys of uses in such places that are swept all the same. */
+  but: useKeys.optional(),
 })
 
 export type SweepFrom = z.infer<typeof sweepFrom>

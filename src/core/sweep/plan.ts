@@ -24,7 +24,8 @@ function inScope({ doc }: Use, scope: SweepRequest['scope']): boolean {
   return scope === 'site' || doc === scope
 }
 
-function hitFor(palette: Palette, use: Use, request: SweepRequest): Hit | undefined {
+/** What one use becomes; undefined where none of the pairs takes it, or nothing changes. */
+export function hitFor(palette: Palette, use: Use, request: SweepRequest): Hit | undefined {
   const pair = pairFor(request.pairs, use)
   if (pair === undefined) return undefined
   const { to } = request.pairs[pair]!
@@ -65,10 +66,19 @@ export function planSweep(palette: Palette, uses: readonly Use[], request: Sweep
     .flatMap((use) => hitFor(palette, use, request) ?? [])
 }
 
+/** Which hits are ticked, by key and place. */
+export function tickedBy({ without = [], withoutPlaces = [], but = [] }: Ticks) {
+  const [left, places, taken] = [new Set(without), new Set<string>(withoutPlaces), new Set(but)]
+  return (key: string, place: Use['place']) => (places.has(place) ? taken.has(key) : !left.has(key))
+}
+
+/** What a person unticked in a dry run. */
+export type Ticks = Pick<SweepRequest, 'without' | 'withoutPlaces' | 'but'>
+
 /** The hits that are carried out: all but those that were unticked. */
-export function chosenHits(hits: readonly Hit[], without: readonly string[] = []): Hit[] {
-  const left = new Set(without)
-  return hits.filter(({ key }) => !left.has(key))
+export function chosenHits(hits: readonly Hit[], ticks: Ticks = {}): Hit[] {
+  const isTicked = tickedBy(ticks)
+  return hits.filter(({ key, use }) => isTicked(key, use.place))
 }
 
 /**

@@ -24,7 +24,7 @@ const usesOf = ({ frame, pages }: SiteDocs) => usesInSite(frame, Object.values(p
 
 function sweepOn(start: SiteDocs, request: unknown) {
   const parsed = sweepRequest.parse(request)
-  const hits = chosenHits(planSweep(start.frame.palette, usesOf(start), parsed), parsed.without)
+  const hits = chosenHits(planSweep(start.frame.palette, usesOf(start), parsed), parsed)
   const planned = planInMemory(start, { type: 'sweep', request: parsed })
   if (!planned.ok) throw new Error(planned.problem)
   expect(planned.count).toBe(hits.length)

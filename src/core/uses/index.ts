@@ -5,4 +5,4 @@ export { usesIn, usesInFrame, usesInSite, usesOnPage, usesUnder } from './find-u
 export { bandsOf, type BandEntry } from './bands'
 export { places, type Place } from './places'
 export { lookKey, looksOf, mergeLooks, reachOf, type Look, type Reach } from './looks'
-export { useKey, type PlaceId, type Use, type UsePaints, type UsePath } from './use'
+export { placeIds, useKey, type PlaceId, type Use, type UsePaints, type UsePath } from './use'

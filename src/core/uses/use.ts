@@ -3,8 +3,16 @@ import type { ColorDecision, DocId, ElementId, SectionId, State, StyleId, ThemeI
 import type { PaintedAs, RoleId } from '../theme'
 
 /** Where a colour can hide. Each place has a reader; a new one is a file and a line in `places`. */
-export type PlaceId =
-  'themes' | 'styles' | 'content' | 'shared' | 'embeds' | 'custom-css' | 'add-ons'
+export const placeIds = [
+  'themes',
+  'styles',
+  'content',
+  'shared',
+  'embeds',
+  'custom-css',
+  'add-ons',
+] as const
+export type PlaceId = (typeof placeIds)[number]
 
 /** What is painted; `shadow` and `other` stand only in text places. */
 export type UsePaints = PaintedAs | 'shadow' | 'other'

@@ -45,7 +45,7 @@ export const sweep = defineWide({
   },
   reach: ({ question }) => ({ uses: question }),
   plan({ request, frame }, { uses }) {
-    const hits = chosenHits(planSweep(frame.palette, uses, request), request.without)
+    const hits = chosenHits(planSweep(frame.palette, uses, request), request)
     return hits.length ? { changes: changesOfHits(hits), count: hits.length } : nothing
   },
   describe({ request: { pairs }, frame }, count) {

@@ -7,9 +7,6 @@ import {
   type ModelStatic,
   type Sequelize,
 } from 'sequelize'
-import type { DocPatch } from '@/core/edit'
-import type { Asset } from '@/core/site'
-import type { Summary } from '@/core/uses'
 import { database } from './connection'
 
 class Row<R extends Model> extends Model<InferAttributes<R>, InferCreationAttributes<R>> {}
@@ -37,20 +34,13 @@ export class SiteRow extends Row<SiteRow> {
   declare workspaceId: string
   declare name: string
   declare position: number
-  declare frame: unknown
-  declare summary: Summary
   declare revision: number
 }
 
-export class PageRow extends Row<PageRow> {
-  declare siteId: string
-  declare id: string
-  declare position: number
-  declare document: unknown
-  declare summary: Summary
-}
-
-/** `do` is a change, `undo` and `redo` point at the change they take back or bring again. */
+/**
+ * `do` is a change, `undo` and `redo` point at the change they take back or bring again.
+ * What stands `closed` was made in a shape of the site that cannot be gone back to.
+ */
 export class EditRow extends Row<EditRow> {
   declare siteId: string
   declare revision: number
@@ -58,11 +48,8 @@ export class EditRow extends Row<EditRow> {
   declare actorId: string
   declare kind: 'do' | 'undo' | 'redo'
   declare target: number | null
-  declare standing: 'live' | 'undone' | 'abandoned' | null
+  declare standing: 'live' | 'undone' | 'abandoned' | 'closed' | null
   declare told: string
-  declare command: unknown
-  declare patches: DocPatch[]
-  declare inverse: DocPatch[]
   declare createdAt: CreationOptional<Date>
 }
 
@@ -71,23 +58,14 @@ export class CheckpointRow extends Row<CheckpointRow> {
   declare siteId: string
   declare name: string
   declare revision: number
-  declare frame: unknown
-  declare pages: unknown[]
   declare createdAt: CreationOptional<Date>
-}
-
-export class AssetRow extends Row<AssetRow> {
-  declare siteId: string
-  declare id: string
-  declare details: Asset
-  declare storageKey: string
 }
 
 export class PublicationRow extends Row<PublicationRow> {
   declare siteId: string
   declare revision: number
-  declare storageKey: string
-  declare files: string[]
+  /** The records that it was made from, as a list of hashes. */
+  declare snapshot: string | null
   declare createdAt: CreationOptional<Date>
 }
 
@@ -124,15 +102,9 @@ function initialize(sequelize: Sequelize): void {
       workspaceId: text,
       name: text,
       position: whole,
-      frame: json,
-      summary: json,
       revision: whole,
     },
     options('sites'),
-  )
-  PageRow.init(
-    { siteId: key(), id: key(), position: whole, document: json, summary: json },
-    options('pages'),
   )
   EditRow.init(
     {
@@ -144,9 +116,6 @@ function initialize(sequelize: Sequelize): void {
       target: whole,
       standing: text,
       told: text,
-      command: json,
-      patches: json,
-      inverse: json,
       createdAt: created(),
     },
     options('edits', true),
@@ -157,15 +126,12 @@ function initialize(sequelize: Sequelize): void {
       siteId: text,
       name: text,
       revision: whole,
-      frame: json,
-      pages: json,
       createdAt: created(),
     },
     options('checkpoints', true),
   )
-  AssetRow.init({ siteId: key(), id: key(), details: json, storageKey: text }, options('assets'))
   PublicationRow.init(
-    { siteId: key(), revision: whole, storageKey: text, files: json, createdAt: created() },
+    { siteId: key(), revision: whole, snapshot: text, createdAt: created() },
     options('publications', true),
   )
   ShareRow.init(
@@ -192,10 +158,8 @@ export function models() {
     User: UserRow,
     Member: MemberRow,
     Site: SiteRow,
-    Page: PageRow,
     Edit: EditRow,
     Checkpoint: CheckpointRow,
-    Asset: AssetRow,
     Publication: PublicationRow,
     Share: ShareRow,
   }

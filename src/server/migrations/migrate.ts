@@ -3,6 +3,7 @@ import { SequelizeStorage, Umzug } from 'umzug'
 import { database } from '../database/connection'
 import * as start from './001-start'
 import * as shares from './002-shares'
+import * as records from './003-records'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -13,6 +14,7 @@ interface Migration {
 const migrations: Readonly<Record<string, Migration>> = {
   '001-start': start,
   '002-shares': shares,
+  '003-records': records,
 }
 
 function migrator() {

@@ -1,0 +1,117 @@
+import {
+  canonicalJson,
+  own,
+  pagesInOrder,
+  picturesIn,
+  type ColorDecision,
+  type Frame,
+  type Page,
+  type Pictures,
+  type SiteDocs,
+} from '../site'
+import { shadesOnPages } from './palette-css'
+import { renderDocument, renderPageCss, renderSiteCss, type Whereabouts } from './render'
+
+/** What published pages say of each other: where each lies, by its id. */
+export type PagePaths = Readonly<Record<string, string>>
+
+/** The folder of the dark pages, where visitors switch between two editions. */
+const DARK = 'dark/'
+
+type EditionSide = 'light' | 'dark'
+
+/** Where things lie, seen from a page of an edition: dark pages stand one folder down, among dark pages. */
+function whereabouts(
+  frame: Frame,
+  pictures: Pictures,
+  paths: PagePaths,
+  edition: EditionSide = 'light',
+): Whereabouts {
+  const up = edition === 'dark' ? '../' : ''
+  const file = (id: string) => {
+    const path = own(paths, id)
+    return path && `${path}.html`
+  }
+  const other = edition === 'dark' ? up : DARK
+  return {
+    pictures,
+    assetUrl: (id) => `${up}assets/${own(pictures, id)?.fileName ?? id}`,
+    fontUrl: (name) => `${up}fonts/${name}`,
+    link: (href) => (href.startsWith('page:') ? (file(href.slice(5)) ?? '#') : href),
+    ...(frame.edition === 'switch'
+      ? { twin: { edition, href: (page) => `${other}${file(page)}` } }
+      : {}),
+  }
+}
+
+/** The stylesheets that all pages share, by name. `onPages` are the shades that pages refer to. */
+export function sharedFiles(
+  frame: Frame,
+  onPages: readonly ColorDecision[],
+  pictures: Pictures,
+  paths: PagePaths,
+): Map<string, string> {
+  const css = renderSiteCss(frame, onPages, whereabouts(frame, pictures, paths))
+  const layers = [css.fonts, css.palette, css.settings, css.themes, css.kinds, css.styles]
+  const files = new Map([['site.css', layers.filter(Boolean).join('\n')]])
+  if (css.custom) files.set('custom.css', css.custom)
+  return files
+}
+
+/** The files of one page, by name: its HTML in one edition or two, and the stylesheet that it alone needs. */
+export function pageFiles(
+  docs: SiteDocs,
+  page: Page,
+  pictures: Pictures,
+  paths: PagePaths,
+): Map<string, string> {
+  const { frame } = docs
+  const where = whereabouts(frame, pictures, paths)
+  const files = new Map<string, string>()
+  const css = renderPageCss(docs, page.id, where)
+  if (css) files.set(`${page.path}.css`, css)
+  const sheets = [
+    'site.css',
+    ...(css ? [`${page.path}.css`] : []),
+    ...(frame.customCss.trim() ? ['custom.css'] : []),
+  ]
+  const name = `${page.path}.html`
+  files.set(name, renderDocument(docs, page, where, sheets))
+  if (!where.twin) return files
+  const fromDark = whereabouts(frame, pictures, paths, 'dark')
+  const above = sheets.map((sheet) => `../${sheet}`)
+  return files.set(`${DARK}${name}`, renderDocument(docs, page, fromDark, above))
+}
+
+/**
+ * What the files of pages depend on beside the page itself, as text: two sites
+ * with the same face write the same files for the same page. A slot's value is
+ * not in it, unless a header lets a section through, which asks for colours.
+ */
+export function pageFace(frame: Frame, pictures: Pictures, paths: PagePaths): string {
+  const { name, edition, body, palette, themes } = frame
+  const blends = Object.values(body.sections).some(({ blend }) => blend)
+  const shared = new Set(picturesIn(frame).ids)
+  return canonicalJson({
+    name,
+    edition,
+    body,
+    paths,
+    hasCustom: frame.customCss.trim() !== '',
+    themes: blends ? themes : Object.keys(themes.byId).sort(),
+    palette: blends ? palette.slots : Object.keys(palette.slots).sort(),
+    pictures: [...shared].map((id) => own(pictures, id) ?? id),
+  })
+}
+
+/** Every text file of a published site whose records are all at hand, by name. */
+export function renderSite(docs: SiteDocs): Map<string, string> {
+  const pages = pagesInOrder(docs)
+  const paths = Object.fromEntries(pages.map(({ id, path }) => [id, path]))
+  const { frame, pictures } = docs
+  const files = sharedFiles(frame, shadesOnPages(pages), pictures, paths)
+  for (const page of pages) {
+    for (const [name, text] of pageFiles(docs, page, pictures, paths)) files.set(name, text)
+  }
+  return files
+}

@@ -1,0 +1,60 @@
+import { QueryTypes, type Transaction } from 'sequelize'
+import { database } from './connection'
+
+type Value = string | number | boolean | null | readonly (string | number | boolean | null)[]
+
+/** Rows that a question gives; values take the places `$1`, `$2` … */
+export function select<T extends object>(
+  sql: string,
+  bind: readonly Value[],
+  transaction?: Transaction,
+): Promise<T[]> {
+  return database().query<T>(sql, { bind: [...bind], type: QueryTypes.SELECT, transaction })
+}
+
+/** Tells the database something; values take the places `$1`, `$2` … */
+export async function tell(
+  sql: string,
+  bind: readonly Value[],
+  transaction?: Transaction,
+): Promise<void> {
+  await database().query(sql, { bind: [...bind], transaction })
+}
+
+/** The columns of a table that rows are written to, each with its type. */
+export type Columns<Row> = {
+  readonly [K in keyof Row & string]-?: 'text' | 'int' | 'bigint' | 'boolean'
+}
+
+/** Most rows in one statement. */
+const AT_ONCE = 5000
+
+/** Columns as arrays, one value a row: what `unnest` takes apart again. */
+export function columnsOf<Row extends object>(columns: Columns<Row>, rows: readonly Row[]) {
+  const names = Object.keys(columns) as Array<keyof Row & string>
+  return {
+    names,
+    /** `unnest($1::text[], …)`, its places counted from `first`. */
+    unnest: (first = 1) =>
+      `unnest(${names.map((name, i) => `$${first + i}::${columns[name]}[]`).join(', ')})`,
+    bind: names.map((name) => rows.map((row) => (row[name] ?? null) as string | number | null)),
+  }
+}
+
+/** Writes rows in sets; `more` follows the statement (`on conflict do nothing`). */
+export async function insertRows<Row extends object>(
+  table: string,
+  columns: Columns<Row>,
+  rows: readonly Row[],
+  transaction: Transaction | undefined,
+  more = '',
+): Promise<void> {
+  for (let at = 0; at < rows.length; at += AT_ONCE) {
+    const { names, unnest, bind } = columnsOf(columns, rows.slice(at, at + AT_ONCE))
+    await tell(
+      `insert into ${table} (${names.join(', ')}) select * from ${unnest()} ${more}`,
+      bind,
+      transaction,
+    )
+  }
+}

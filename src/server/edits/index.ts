@@ -1,0 +1,8 @@
+export { changeSite } from './change-site'
+export { changesSince } from './changes-since'
+export { listCheckpoints, takeCheckpoint } from './checkpoints'
+export { readHistory } from './history'
+export { performEdits, saveEdits, type PendingEdit } from './save'
+export { isLargeStep, redo, step, undo, type StepKind } from './step'
+export { carryOutWide } from './wide'
+export { unwatched, type WorkWatch } from './wide-run'

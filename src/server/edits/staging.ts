@@ -1,0 +1,250 @@
+import type { Transaction } from 'sequelize'
+import type { Change } from '@/core/changes'
+import type { RecordRef, SiteRecord } from '@/core/site'
+import { insertRows, select, tell, type Columns } from '../database/sets'
+import type { ReadyWrite } from '../records'
+import {
+  bandColumns,
+  indexOf,
+  lookColumns,
+  readersVersion,
+  useColumns,
+  type RecordIndex,
+} from '../uses/rows'
+
+/** One record as a wide edit would leave it, beside the site until all are ready. */
+export interface Staged extends RecordRef {
+  /** The hash of the record that it was planned on; null where there was none. */
+  readonly base: string | null
+  readonly before: SiteRecord | undefined
+  /** Absent where the record goes. */
+  readonly write?: ReadyWrite
+  readonly changes: readonly Change[]
+  readonly counted: number
+}
+
+interface StagedRow {
+  readonly job: string
+  readonly at: number
+  readonly kind: string
+  readonly id: string
+  readonly base_hash: string | null
+  readonly hash: string | null
+  readonly title: string | null
+  readonly path: string | null
+  readonly position: string | null
+  readonly readers: number
+  readonly index_hash: string | null
+  readonly uses: number
+  readonly bands: number
+  readonly looks: number
+  readonly changes: string
+  readonly counted: number
+}
+const stagedColumns: Columns<StagedRow> = {
+  job: 'text',
+  at: 'int',
+  kind: 'text',
+  id: 'text',
+  base_hash: 'text',
+  hash: 'text',
+  title: 'text',
+  path: 'text',
+  position: 'text',
+  readers: 'int',
+  index_hash: 'text',
+  uses: 'int',
+  bands: 'int',
+  looks: 'int',
+  changes: 'text',
+  counted: 'int',
+}
+
+type Beside<T> = Omit<T, 'record'> & { readonly job: 'text'; readonly at: 'int' }
+function beside<T extends { readonly record: string }>(columns: T): Beside<T> {
+  const { record: _record, ...others } = columns
+  return { ...others, job: 'text', at: 'int' }
+}
+
+/** The rows of an index that are other than before, for where a record stands in a list they are alike. */
+function changedRows<K extends keyof RecordIndex>(
+  table: K,
+  after: RecordIndex,
+  before: RecordIndex | undefined,
+): ReadonlyArray<RecordIndex[K][number]> {
+  const earlier = before?.[table] ?? []
+  return after[table].filter((row, i) => JSON.stringify(row) !== JSON.stringify(earlier[i]))
+}
+
+interface StagedIndex {
+  readonly at: number
+  readonly after: RecordIndex
+  readonly before: RecordIndex | undefined
+}
+
+/** Puts some records beside the site; their contents where all contents lie, for nothing refers to them yet. */
+export async function stage(
+  job: string,
+  siteId: string,
+  first: number,
+  records: readonly Staged[],
+): Promise<void> {
+  const writes = records.flatMap(({ write }) => (write ? [write] : []))
+  await insertRows(
+    'contents',
+    { site_id: 'text', hash: 'text', kind: 'text', schema: 'int', body: 'text' } as const,
+    writes.map(({ kind, content }) => ({ ...content, site_id: siteId, kind })),
+    undefined,
+    'on conflict do nothing',
+  )
+  const rows = records.map(({ kind, id, base, write, changes, counted }, i): StagedRow => ({
+    job,
+    at: first + i,
+    kind,
+    id,
+    base_hash: base,
+    hash: write?.content.hash ?? null,
+    title: write?.listed.title ?? null,
+    path: write?.listed.path ?? null,
+    position: write?.listed.position ?? null,
+    readers: readersVersion,
+    index_hash: write?.indexHash ?? null,
+    uses: write?.index.uses.length ?? 0,
+    bands: write?.index.bands.length ?? 0,
+    looks: write?.index.looks.length ?? 0,
+    changes: JSON.stringify(changes),
+    counted,
+  }))
+  await insertRows('staged_records', stagedColumns, rows, undefined)
+  const indexes = records.flatMap(({ kind, id, before, write }, i): StagedIndex[] =>
+    write
+      ? [
+          {
+            at: first + i,
+            after: write.index,
+            before: before && indexOf({ kind, id }, before),
+          },
+        ]
+      : [],
+  )
+  const rowsOf = <K extends keyof RecordIndex>(table: K) =>
+    indexes.flatMap(({ at, after, before }) =>
+      changedRows(table, after, before).map((row) => ({ ...row, site_id: siteId, job, at })),
+    )
+  await insertRows('staged_uses', beside(useColumns) as never, rowsOf('uses'), undefined)
+  await insertRows('staged_bands', beside(bandColumns) as never, rowsOf('bands'), undefined)
+  await insertRows('staged_looks', beside(lookColumns) as never, rowsOf('looks'), undefined)
+}
+
+/** Takes what stands beside the site for a job away; of some records alone, where they are given. */
+export async function unstage(
+  job: string,
+  refs?: readonly RecordRef[],
+  transaction?: Transaction,
+): Promise<void> {
+  const some = refs
+    ? ' and at in (select at from staged_records where job = $1 and (kind, id) in (select * from unnest($2::text[], $3::text[])))'
+    : ''
+  const bind = refs ? [job, refs.map(({ kind }) => kind), refs.map(({ id }) => id)] : [job]
+  for (const table of ['staged_uses', 'staged_bands', 'staged_looks', 'staged_records']) {
+    await tell(`delete from ${table} where job = $1${some}`, bind, transaction)
+  }
+}
+
+/** The records of a job that are no longer what they were planned on. */
+export function outdated(job: string, siteId: string, transaction: Transaction) {
+  return select<RecordRef>(
+    `select s.kind, s.id from staged_records s
+       left join records r on r.site_id = $2 and r.kind = s.kind and r.id = s.id
+     where s.job = $1 and r.hash is distinct from s.base_hash`,
+    [job, siteId],
+    transaction,
+  )
+}
+
+export async function stagedTotals(job: string, transaction: Transaction) {
+  const [row] = await select<{ records: number; counted: number }>(
+    `select count(*)::int as records, coalesce(sum(counted), 0)::int as counted
+     from staged_records where job = $1`,
+    [job],
+    transaction,
+  )
+  return row!
+}
+
+const indexColumns = { uses: useColumns, bands: bandColumns, looks: lookColumns }
+const indexTables = Object.keys(indexColumns) as Array<keyof RecordIndex>
+
+/** Which record of the site each staged one is. */
+const joined = `from staged_records s join records r
+  on r.site_id = $2 and r.kind = s.kind and r.id = s.id`
+
+/** Adds the changes of the staged records to an edit of the history. */
+export function keepStagedChanges(
+  job: string,
+  siteId: string,
+  revision: number,
+  transaction: Transaction,
+): Promise<void> {
+  return tell(
+    `insert into edit_records (site_id, revision, n, kind, id, schema, changes)
+     select $2, $3, row_number() over (order by s.at), s.kind, s.id, c.schema, s.changes
+     from staged_records s
+       left join records r on r.site_id = $2 and r.kind = s.kind and r.id = s.id
+       join contents c on c.site_id = $2 and c.hash = coalesce(s.hash, r.hash)
+     where s.job = $1`,
+    [job, siteId, revision],
+    transaction,
+  )
+}
+
+/** Puts the staged records in place, within a transaction that holds the site: sets alone, no thinking. */
+export async function putStaged(
+  job: string,
+  siteId: string,
+  revision: number,
+  transaction: Transaction,
+): Promise<void> {
+  const run = (sql: string, bind: ReadonlyArray<string | number> = [job, siteId]) =>
+    tell(sql, bind, transaction)
+  await run(
+    `delete from records r using staged_records s
+     where s.job = $1 and s.hash is null and r.site_id = $2 and r.kind = s.kind and r.id = s.id`,
+  )
+  const listed = 'hash, title, path, position, readers, index_hash'
+  await run(
+    `insert into records (site_id, kind, id, revision, ${listed})
+     select $2, kind, id, $3, ${listed} from staged_records where job = $1 and hash is not null
+     on conflict (site_id, kind, id) do update set revision = excluded.revision,
+       hash = excluded.hash, title = excluded.title, path = excluded.path,
+       position = excluded.position, readers = excluded.readers, index_hash = excluded.index_hash`,
+    [job, siteId, revision],
+  )
+  for (const table of indexTables) await putRows(table, job, siteId, transaction)
+}
+
+/** What is kept beside the staged records: rows behind the last go, those that are other are exchanged. */
+async function putRows(
+  table: keyof RecordIndex,
+  job: string,
+  siteId: string,
+  transaction: Transaction,
+): Promise<void> {
+  const columns = Object.keys(indexColumns[table]).filter((name) => name !== 'record')
+  await tell(
+    `delete from ${table} l using (select r.no, s.${table} as count ${joined} where s.job = $1) s
+     where l.record = s.no and l.n >= s.count`,
+    [job, siteId],
+    transaction,
+  )
+  await tell(
+    `insert into ${table} (record, ${columns.join(', ')})
+     select r.no, ${columns.map((name) => `l.${name}`).join(', ')} ${joined}
+       join staged_${table} l on l.job = s.job and l.at = s.at
+     where s.job = $1
+     on conflict (record, n) do update
+       set ${columns.map((name) => `${name} = excluded.${name}`).join(', ')}`,
+    [job, siteId],
+    transaction,
+  )
+}

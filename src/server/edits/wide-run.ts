@@ -1,0 +1,264 @@
+import { randomUUID } from 'node:crypto'
+import type { CreationAttributes, Transaction } from 'sequelize'
+import { applyChanges, ChangeUnfit, type Change } from '@/core/changes'
+import type { EditProblem } from '@/core/edit'
+import { done, refused, type Result, type Saved } from '@/core/payloads'
+import { frameRef, isWholeRecord, type RecordRef, type SiteRecord } from '@/core/site'
+import { siteFor, type Actor } from '../access'
+import { atOneMoment } from '../database/connection'
+import type { EditRow, SiteRow } from '../database/models'
+import { loadStates, readyWrite, statesOf, type LoadedRecord } from '../records'
+import type { ReachedRecord } from '../uses/questions'
+import { abandonUndone, addToHistory, changeAndTell } from './change-site'
+import {
+  keepStagedChanges,
+  outdated,
+  putStaged,
+  stage,
+  stagedTotals,
+  unstage,
+  type Staged,
+} from './staging'
+
+/** Records that are in memory at the same time. */
+const AT_ONCE = 40
+/** How often what changed meanwhile is planned again before the site is held for it. */
+const MOST_ROUNDS = 3
+
+export interface RecordPlan {
+  readonly changes: readonly Change[]
+  readonly counted: number
+}
+
+/** A record that a plan looks at; where only a checkpoint has it, there is none. */
+export interface Looked extends ReachedRecord {
+  readonly record: SiteRecord | undefined
+}
+
+/** How a change of many records is planned: what holds for all of them, which they are, what becomes of each. */
+export interface WidePlan<Ready> {
+  /** Whether it is a way back or forth in the history, which is told by the change that it points at. */
+  readonly isStep?: true
+  /** Asked anew where the frame is other than it was. */
+  readonly prepare: (transaction: Transaction) => Promise<Result<Ready>>
+  /** The records that it may touch, of those that changed after a revision. */
+  readonly reached: (
+    ready: Ready,
+    after: number,
+    transaction?: Transaction,
+  ) => Promise<ReachedRecord[]>
+  /** Plans of some records, one for each; none where a record stays as it is. */
+  readonly plan: (
+    ready: Ready,
+    records: readonly Looked[],
+    transaction?: Transaction,
+  ) => Promise<ReadonlyArray<RecordPlan | undefined>>
+  /** The line of history, or why the whole is refused, once all is planned; the site is held. */
+  readonly conclude: (
+    ready: Ready,
+    totals: { readonly records: number; readonly counted: number },
+    site: SiteRow,
+    transaction: Transaction,
+  ) => Promise<Result<Omit<CreationAttributes<EditRow>, 'siteId' | 'revision'>>>
+}
+
+/** Tells how far the work is, and hears whether it is still wanted. */
+export interface WorkWatch {
+  /** 0…1, with words for what is done. */
+  readonly report: (progress: number, doing: string) => void
+  readonly isCancelled: () => boolean
+}
+
+export const unwatched: WorkWatch = { report: () => undefined, isCancelled: () => false }
+
+class Cancelled extends Error {}
+class Refused extends Error {
+  constructor(readonly problem: EditProblem) {
+    super(problem)
+  }
+}
+
+/** What a record becomes by its changes, checked; throws where it could not be stored. */
+function staged(looked: Looked, { changes, counted }: RecordPlan): Staged {
+  const { kind, id, hash: base, record: before } = looked
+  let after: SiteRecord | undefined
+  try {
+    after = applyChanges(before, changes)
+  } catch (error) {
+    if (error instanceof ChangeUnfit) throw new Refused('text-changed')
+    throw error
+  }
+  if (after && !isWholeRecord(kind, after)) throw new Refused('not-whole')
+  const ref: RecordRef = { kind, id }
+  return {
+    ...ref,
+    base,
+    before,
+    changes,
+    counted,
+    ...(after ? { write: readyWrite(ref, after) } : {}),
+  }
+}
+
+interface Run<Ready> {
+  readonly job: string
+  readonly siteId: string
+  readonly plan: WidePlan<Ready>
+  readonly watch: WorkWatch
+}
+
+/** Plans records some at a time and puts what they become beside the site. */
+async function stageRecords<Ready>(
+  { job, siteId, plan, watch }: Run<Ready>,
+  ready: Ready,
+  reached: readonly ReachedRecord[],
+  first: number,
+  transaction?: Transaction,
+): Promise<number> {
+  let count = first
+  for (let at = 0; at < reached.length; at += AT_ONCE) {
+    if (watch.isCancelled()) throw new Cancelled()
+    const batch = reached.slice(at, at + AT_ONCE)
+    const there = batch.filter((each): each is ReachedRecord & { hash: string } => !!each.hash)
+    const states = there.map((each) => ({ ...each, no: '' }))
+    const loaded = await loadStates(siteId, states, transaction, false)
+    const records = new Map<string, LoadedRecord>(
+      loaded.map((each) => [`${each.kind}/${each.id}`, each]),
+    )
+    const looked = batch.map((each) => ({
+      ...each,
+      record: records.get(`${each.kind}/${each.id}`)?.record,
+    }))
+    const plans = await plan.plan(ready, looked, transaction)
+    const changed = looked.flatMap((each, i) => {
+      const own = plans[i]
+      return own && own.changes.length > 0 ? [staged(each, own)] : []
+    })
+    await stage(job, siteId, count, changed)
+    count += changed.length
+    watch.report((0.9 * (at + batch.length)) / reached.length, 'planning')
+  }
+  return count
+}
+
+/** What was planned, and on what. */
+interface Thought<Ready> {
+  readonly ready: Ready
+  /** The revision up to which all changes of the site were looked at. */
+  readonly revision: number
+  readonly frame: string
+  /** Records that stand beside the site, and numbers given to such. */
+  readonly count: number
+}
+
+async function frameHash(siteId: string, transaction: Transaction): Promise<string> {
+  const [frame] = await statesOf(siteId, [frameRef], transaction)
+  return frame?.hash ?? ''
+}
+
+/** Plans the whole from the beginning. */
+async function think<Ready>(
+  run: Run<Ready>,
+  revision: number,
+  transaction: Transaction,
+): Promise<Result<Thought<Ready>>> {
+  await unstage(run.job)
+  const ready = await run.plan.prepare(transaction)
+  if (!ready.ok) return ready
+  const reached = await run.plan.reached(ready.value, -1, transaction)
+  const frame = await frameHash(run.siteId, transaction)
+  const count = await stageRecords(run, ready.value, reached, 0, transaction)
+  return done({ ready: ready.value, revision, frame, count })
+}
+
+/** Plans what changed meanwhile again: those records alone, or all where the frame changed, on which all depends. */
+async function rethink<Ready>(
+  run: Run<Ready>,
+  thought: Thought<Ready>,
+  revision: number,
+  transaction: Transaction,
+): Promise<Result<Thought<Ready>>> {
+  const { ready, frame, count } = thought
+  if (thought.revision === revision) return done(thought)
+  if ((await frameHash(run.siteId, transaction)) !== frame) return think(run, revision, transaction)
+  const old = await outdated(run.job, run.siteId, transaction)
+  const fresh = await run.plan.reached(ready, thought.revision, transaction)
+  await unstage(run.job, [...old, ...fresh])
+  const next = await stageRecords(run, ready, fresh, count, transaction)
+  return done({ ...thought, revision, count: next })
+}
+
+/** Thinks until nothing changed meanwhile, or often enough: what is left is thought while the site is held. */
+async function thinkThrough<Ready>(
+  actor: Actor,
+  run: Run<Ready>,
+  base: number | 'any',
+): Promise<Result<Thought<Ready>>> {
+  let thought: Result<Thought<Ready>> | undefined
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    const before: Thought<Ready> | undefined = thought?.ok ? thought.value : undefined
+    thought = await atOneMoment(async (transaction) => {
+      const found = await siteFor(actor, 'edit', run.siteId, transaction)
+      if (!found.ok) return found
+      const { revision } = found.value
+      if (base !== 'any' && base !== revision) return refused({ code: 'stale', revision })
+      return before
+        ? rethink(run, before, revision, transaction)
+        : think(run, revision, transaction)
+    })
+    if (!thought.ok || thought.value === before) return thought
+  }
+  return thought!
+}
+
+/**
+ * Carries a change of many records out. All thinking is done beside the site: each
+ * record is planned, checked, read by the readers and put aside. Then the site is
+ * held for the writing alone; records that changed meanwhile are planned again, and
+ * only they. Either all of it is stored, as one edit, or nothing is.
+ */
+export async function runWide<Ready>(
+  actor: Actor,
+  siteId: string,
+  base: number | 'any',
+  plan: WidePlan<Ready>,
+  watch: WorkWatch = unwatched,
+): Promise<Result<Saved & { readonly changed: number }>> {
+  const run: Run<Ready> = { job: randomUUID(), siteId, plan, watch }
+  try {
+    const thought = await thinkThrough(actor, run, base)
+    if (!thought.ok) return thought
+    return await write(actor, run, thought.value, base)
+  } catch (error) {
+    if (error instanceof Cancelled) return refused({ code: 'cancelled' })
+    if (error instanceof Refused) {
+      return refused({ code: 'edit-refused', problem: error.problem, clientId: '' })
+    }
+    throw error
+  } finally {
+    await unstage(run.job)
+  }
+}
+
+function write<Ready>(
+  actor: Actor,
+  run: Run<Ready>,
+  thought: Thought<Ready>,
+  base: number | 'any',
+): Promise<Result<Saved & { readonly changed: number }>> {
+  const { job, siteId, plan, watch } = run
+  return changeAndTell(actor, siteId, base, thought.revision, async (site, transaction) => {
+    const last = await rethink(run, thought, site.revision, transaction)
+    if (!last.ok) return last
+    if (watch.isCancelled()) return refused({ code: 'cancelled' })
+    watch.report(0.95, 'writing')
+    const totals = await stagedTotals(job, transaction)
+    const told = await plan.conclude(last.value.ready, totals, site, transaction)
+    if (!told.ok) return told
+    if (!plan.isStep) await abandonUndone(siteId, transaction)
+    await addToHistory(site, told.value, [], transaction)
+    if (!plan.isStep) await keepStagedChanges(job, siteId, site.revision, transaction)
+    await putStaged(job, siteId, site.revision, transaction)
+    return done({ changed: totals.counted })
+  })
+}

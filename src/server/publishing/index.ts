@@ -1,0 +1,2 @@
+export { publicationOf, publishedFile, publishedZip } from './publication'
+export { publish } from './publish'

@@ -1,0 +1,277 @@
+import { readFile } from 'node:fs/promises'
+import path from 'node:path'
+import { randomUUID } from 'node:crypto'
+import type { Transaction } from 'sequelize'
+import { done, refused, type Publication, type Result } from '@/core/payloads'
+import { fontsOf, pageFace, pageFiles, sharedFiles, type PagePaths } from '@/core/render'
+import {
+  allRecordKinds,
+  siteDocs,
+  type ColorDecision,
+  type Frame,
+  type Page,
+  type Picture,
+  type Pictures,
+  type SlotId,
+} from '@/core/site'
+import type { Shade } from '@/core/color'
+import { inTurn, siteFor, type Actor } from '../access'
+import { atOneMoment } from '../database/connection'
+import { models } from '../database/models'
+import { insertRows, select, tell } from '../database/sets'
+import type { WorkWatch } from '../edits'
+import {
+  hashOf,
+  keepStates,
+  loadFrame,
+  loadStates,
+  statesOfKind,
+  type RecordState,
+} from '../records'
+import { fileStore } from '../storage'
+import { publicationEntry } from './publication'
+
+/** Raised when the renderer writes otherwise than before: every page is then written anew. */
+const rendererVersion = 1
+
+/** Where the fonts that ship with us lie. */
+const fontFolder = () => path.join(process.cwd(), 'public', 'fonts')
+
+/** One file of a published site; `source` stands for all that it was written from. */
+interface SiteFile {
+  readonly name: string
+  readonly hash: string
+  readonly source: string | null
+}
+
+/** Pages that are in memory at the same time. */
+const AT_ONCE = 40
+
+/** What a publication is made from, all of one moment, but for the pages. */
+interface Source {
+  readonly revision: number
+  readonly frame: Frame
+  readonly pictures: Pictures
+  readonly paths: PagePaths
+  readonly shades: readonly ColorDecision[]
+  readonly pages: readonly RecordState[]
+  readonly before: ReadonlyMap<string, SiteFile>
+}
+
+/** The shades that pages refer to: one question to the index. */
+async function shadesOf(siteId: string, transaction: Transaction): Promise<ColorDecision[]> {
+  const rows = await select<{ slot: SlotId; shade: string }>(
+    `select distinct u.slot, u.shade from uses u join records r on r.no = u.record
+     where u.site_id = $1 and r.kind = 'page' and u.shade is not null`,
+    [siteId],
+    transaction,
+  )
+  return rows.map(({ slot, shade }) => ({ slot, shade: JSON.parse(shade) as Shade }))
+}
+
+async function sourceOf(
+  siteId: string,
+  revision: number,
+  transaction: Transaction,
+): Promise<Source> {
+  const pages = await statesOfKind(siteId, ['page'], transaction)
+  const listed = await select<{ id: string; path: string }>(
+    `select id, path from records where site_id = $1 and kind = 'page'`,
+    [siteId],
+    transaction,
+  )
+  const states = await statesOfKind(siteId, ['picture'], transaction)
+  const pictures = await loadStates(siteId, states, transaction)
+  const before = await select<SiteFile>(
+    'select name, hash, source from publication_files where site_id = $1',
+    [siteId],
+    transaction,
+  )
+  return {
+    revision,
+    frame: await loadFrame(siteId, transaction),
+    pictures: Object.fromEntries(pictures.map(({ id, record }) => [id, record as Picture])),
+    paths: Object.fromEntries(listed.map(({ id, path: own }) => [id, own])),
+    shades: await shadesOf(siteId, transaction),
+    pages,
+    before: new Map(before.map((file) => [file.name, file])),
+  }
+}
+
+/** Puts texts into the file store, as far as they are not there; counts those. */
+async function putFiles(
+  files: ReadonlyMap<string, string | Uint8Array>,
+  source: string | null,
+  before: ReadonlyMap<string, SiteFile>,
+) {
+  const store = fileStore()
+  let written = 0
+  const put: SiteFile[] = []
+  for (const [name, data] of files) {
+    const hash = hashOf(data)
+    if (before.get(name)?.hash !== hash) {
+      await store.put(hash, data)
+      written += 1
+    }
+    put.push({ name, hash, source })
+  }
+  return { put, written }
+}
+
+async function fontFiles({ type }: Frame): Promise<Map<string, Uint8Array>> {
+  const fonts = fontsOf([type.heading.family, type.body.family])
+  const files = new Map<string, Uint8Array>()
+  for (const { file } of fonts) {
+    files.set(`fonts/${file}`, await readFile(path.join(fontFolder(), file)))
+  }
+  return files
+}
+
+/** Pictures lie in the file store already, under the hash that their record has. */
+const pictureFiles = (pictures: Pictures): SiteFile[] =>
+  Object.values(pictures).map(({ fileName, file }) => ({
+    name: `assets/${fileName}`,
+    hash: file,
+    source: null,
+  }))
+
+/** The files of each page that were written from the same before: they need not be written again. */
+function filesBySource(before: ReadonlyMap<string, SiteFile>) {
+  const bySource = new Map<string, SiteFile[]>()
+  for (const file of before.values()) {
+    if (!file.source) continue
+    const own = bySource.get(file.source)
+    if (own) own.push(file)
+    else bySource.set(file.source, [file])
+  }
+  return bySource
+}
+
+/** All files of a site: pages some at a time, and of them only those that are other than before. */
+async function writeFiles(
+  siteId: string,
+  source: Source,
+  watch: WorkWatch,
+  transaction: Transaction,
+): Promise<{ readonly files: readonly SiteFile[]; readonly written: number } | undefined> {
+  const { frame, pictures, paths, before } = source
+  const shared = sharedFiles(frame, source.shades, pictures, paths)
+  const first = await putFiles(shared, null, before)
+  const fonts = await putFiles(await fontFiles(frame), null, before)
+  const files = [...first.put, ...fonts.put, ...pictureFiles(pictures)]
+  let written = first.written + fonts.written
+  const face = hashOf(`${rendererVersion} ${pageFace(frame, pictures, paths)}`)
+  const kept = filesBySource(before)
+  const sourceOfPage = ({ hash }: RecordState) => `${face.slice(0, 32)} ${hash.slice(0, 32)}`
+  const fresh = source.pages.filter((page) => {
+    const known = kept.get(sourceOfPage(page))
+    if (known) files.push(...known)
+    return !known
+  })
+  for (let at = 0; at < fresh.length; at += AT_ONCE) {
+    if (watch.isCancelled()) return undefined
+    const batch = await loadStates(siteId, fresh.slice(at, at + AT_ONCE), transaction, false)
+    for (const state of batch) {
+      const page = state.record as Page
+      const own = pageFiles(siteDocs(frame, [page]), page, pictures, paths)
+      const put = await putFiles(own, sourceOfPage(state), before)
+      files.push(...put.put)
+      written += put.written
+    }
+    watch.report((at + batch.length) / fresh.length, 'writing pages')
+  }
+  return { files, written }
+}
+
+/** Whoever publishes a site does so alone, on however many servers. */
+const alone = (siteId: string, transaction: Transaction) =>
+  tell('select pg_advisory_xact_lock(hashtext($1))', [`publish ${siteId}`], transaction)
+
+const fileColumns = { site_id: 'text', name: 'text', hash: 'text', source: 'text' } as const
+
+/** Puts the new list of files in place of the one before. */
+async function exchangeList(
+  siteId: string,
+  before: ReadonlyMap<string, SiteFile>,
+  files: readonly SiteFile[],
+  transaction: Transaction,
+): Promise<void> {
+  const names = new Set(files.map(({ name }) => name))
+  const gone = [...before.keys()].filter((name) => !names.has(name))
+  const changed = files.filter(({ name, hash, source }) => {
+    const old = before.get(name)
+    return old?.hash !== hash || old.source !== source
+  })
+  await tell(
+    'delete from publication_files where site_id = $1 and name = any($2::text[])',
+    [siteId, gone],
+    transaction,
+  )
+  await insertRows(
+    'publication_files',
+    fileColumns,
+    changed.map((file) => ({ ...file, site_id: siteId })),
+    transaction,
+    'on conflict (site_id, name) do update set hash = excluded.hash, source = excluded.source',
+  )
+}
+
+/**
+ * Publishes a site as static files, all of one moment. Files lie under their
+ * hashes, and only those that are new are written; the list of them takes the
+ * place of the one before in one step, so a visitor never meets a mixture, and a
+ * run that fails leaves what was published before.
+ */
+export async function publish(
+  actor: Actor,
+  siteId: string,
+  watch: WorkWatch = { report: () => undefined, isCancelled: () => false },
+): Promise<Result<Publication & { readonly written: number }>> {
+  const allowed = await siteFor(actor, 'publish', siteId)
+  if (!allowed.ok) return allowed
+  // One connection holds the turn and writes, one reads the site at one moment: so one
+  // site at a time in a process, lest all wait for a second one.
+  return inTurn('publish', () =>
+    models().sequelize.transaction(async (turn) => {
+      await alone(siteId, turn)
+      const made = await atOneMoment(async (transaction) => {
+        const found = await siteFor(actor, 'publish', siteId, transaction)
+        if (!found.ok) return found
+        const { revision } = found.value
+        const source = await sourceOf(siteId, revision, transaction)
+        const wrote = await writeFiles(siteId, source, watch, transaction)
+        if (!wrote) return refused({ code: 'cancelled' })
+        const states = await statesOfKind(siteId, allRecordKinds, transaction)
+        return done({ ...wrote, revision, states, before: source.before })
+      })
+      return made.ok ? done(await putInPlace(siteId, made.value, turn)) : made
+    }),
+  )
+}
+
+interface Made {
+  readonly revision: number
+  readonly files: readonly SiteFile[]
+  readonly written: number
+  readonly states: readonly RecordState[]
+  readonly before: ReadonlyMap<string, SiteFile>
+}
+
+/** The list of files, and of the records that they were made from, in place of those before. */
+async function putInPlace(
+  siteId: string,
+  { revision, files, written, states, before }: Made,
+  transaction: Transaction,
+): Promise<Publication & { readonly written: number }> {
+  const { Publication: Published } = models()
+  const snapshot = randomUUID()
+  await keepStates(snapshot, siteId, states, transaction)
+  await exchangeList(siteId, before, files, transaction)
+  const old = await Published.findByPk(siteId, { transaction })
+  if (old?.snapshot) {
+    await tell('delete from snapshot_records where snapshot = $1', [old.snapshot], transaction)
+  }
+  const createdAt = new Date()
+  await Published.upsert({ siteId, revision, snapshot, createdAt }, { transaction })
+  return { ...publicationEntry({ siteId, revision, createdAt }, files.length), written }
+}

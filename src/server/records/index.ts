@@ -1,0 +1,16 @@
+export {
+  docsFrom,
+  loadFrame,
+  loadRecords,
+  loadStates,
+  loadWhole,
+  statesOf,
+  statesOfKind,
+  type LoadedRecord,
+  type RecordState,
+} from './load'
+export { contentOf, hashOf, readContent, type Content } from './stored'
+export { putRecords, readyWrite, writeRecords, type ReadyWrite, type RecordWrite } from './store'
+export { keepSnapshot, keepStates, snapshotStates } from './snapshots'
+export { tidyUp } from './tidy'
+export { bringUpToDate, rebuildIndex } from './bring-up-to-date'

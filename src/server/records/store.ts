@@ -1,0 +1,179 @@
+import type { Transaction } from 'sequelize'
+import type { Font, Page, Picture, RecordKind, RecordRef, SiteRecord } from '@/core/site'
+import { columnsOf, insertRows, select, tell, type Columns } from '../database/sets'
+import { indexHash, indexOf, readersVersion, replaceIndexes, type RecordIndex } from '../uses/rows'
+import { contentOf, type Content } from './stored'
+
+/** A record as it is to be; without one it goes. */
+export interface RecordWrite extends RecordRef {
+  readonly record: SiteRecord | undefined
+}
+
+interface ContentRow extends Content {
+  readonly site_id: string
+  readonly kind: string
+}
+const contentColumns: Columns<ContentRow> = {
+  site_id: 'text',
+  hash: 'text',
+  kind: 'text',
+  schema: 'int',
+  body: 'text',
+}
+
+/** What lists of records tell: a page by its title, file name and place, a file by its name. */
+interface Listed {
+  readonly title: string | null
+  readonly path: string | null
+  readonly position: string | null
+}
+
+const unlisted: Listed = { title: null, path: null, position: null }
+const listedBy: { readonly [K in RecordKind]: (record: SiteRecord) => Listed } = {
+  frame: () => unlisted,
+  page: (record) => {
+    const { title, path, order } = record as Page
+    return { title, path, position: order }
+  },
+  picture: (record) => ({ ...unlisted, path: (record as Picture).fileName }),
+  font: (record) => ({ ...unlisted, path: (record as Font).fileName }),
+}
+
+interface RecordRow extends Listed {
+  readonly site_id: string
+  readonly kind: string
+  readonly id: string
+  readonly hash: string
+  readonly revision: number
+  readonly readers: number
+  readonly index_hash: string
+}
+const recordColumns: Columns<RecordRow> = {
+  site_id: 'text',
+  kind: 'text',
+  id: 'text',
+  hash: 'text',
+  revision: 'int',
+  title: 'text',
+  path: 'text',
+  position: 'text',
+  readers: 'int',
+  index_hash: 'text',
+}
+
+/** A record with all that is kept of it. */
+export interface ReadyWrite extends RecordRef {
+  readonly content: Content
+  readonly listed: Listed
+  readonly index: RecordIndex
+  readonly indexHash: string
+}
+
+export function readyWrite(ref: RecordRef, record: SiteRecord): ReadyWrite {
+  const index = indexOf(ref, record)
+  return {
+    kind: ref.kind,
+    id: ref.id,
+    content: contentOf(ref.kind, record),
+    listed: listedBy[ref.kind](record),
+    index,
+    indexHash: indexHash(index),
+  }
+}
+
+const refColumns: Columns<{ kind: string; id: string }> = { kind: 'text', id: 'text' }
+
+async function removeRecords(
+  siteId: string,
+  refs: readonly RecordRef[],
+  transaction: Transaction,
+): Promise<void> {
+  if (refs.length === 0) return
+  const { unnest, bind } = columnsOf(refColumns, refs)
+  await tell(
+    `delete from records where site_id = $1 and (kind, id) in (select * from ${unnest(2)})`,
+    [siteId, ...bind],
+    transaction,
+  )
+}
+
+interface Numbered {
+  readonly no: string
+  readonly kind: RecordKind
+  readonly id: string
+  readonly index_hash: string | null
+}
+
+/** What the index of the records was made from, by name. */
+async function numbersOf(
+  siteId: string,
+  refs: readonly RecordRef[],
+  transaction: Transaction,
+): Promise<Map<string, Numbered>> {
+  const { unnest, bind } = columnsOf(refColumns, refs)
+  const rows = await select<Numbered>(
+    `select no, kind, id, index_hash from records
+     where site_id = $1 and (kind, id) in (select * from ${unnest(2)})`,
+    [siteId, ...bind],
+    transaction,
+  )
+  return new Map(rows.map((row) => [`${row.kind}/${row.id}`, row]))
+}
+
+/** Puts records in place, with their contents and what is kept beside them, all in sets. */
+export async function putRecords(
+  siteId: string,
+  revision: number,
+  writes: readonly ReadyWrite[],
+  transaction: Transaction,
+): Promise<void> {
+  if (writes.length === 0) return
+  await insertRows(
+    'contents',
+    contentColumns,
+    writes.map(({ kind, content }) => ({ ...content, site_id: siteId, kind })),
+    transaction,
+    'on conflict do nothing',
+  )
+  const before = await numbersOf(siteId, writes, transaction)
+  await insertRows(
+    'records',
+    recordColumns,
+    writes.map(({ kind, id, content, listed, indexHash: own }) => ({
+      ...listed,
+      site_id: siteId,
+      kind,
+      id,
+      hash: content.hash,
+      revision,
+      readers: readersVersion,
+      index_hash: own,
+    })),
+    transaction,
+    `on conflict (site_id, kind, id) do update set hash = excluded.hash,
+       revision = excluded.revision, title = excluded.title, path = excluded.path,
+       position = excluded.position, readers = excluded.readers, index_hash = excluded.index_hash`,
+  )
+  const isNew = ({ kind, id, indexHash: own }: ReadyWrite) =>
+    before.get(`${kind}/${id}`)?.index_hash !== own
+  const changed = writes.filter(isNew)
+  const numbers = changed.length ? await numbersOf(siteId, changed, transaction) : before
+  await replaceIndexes(
+    siteId,
+    changed.map(({ kind, id, index }) => ({ no: numbers.get(`${kind}/${id}`)!.no, index })),
+    transaction,
+  )
+}
+
+/** Stores what records become; the caller has checked them. */
+export async function writeRecords(
+  siteId: string,
+  revision: number,
+  writes: readonly RecordWrite[],
+  transaction: Transaction,
+): Promise<void> {
+  const gone = writes.filter(({ record }) => !record)
+  await removeRecords(siteId, gone, transaction)
+  const kept = writes.flatMap(({ record, ...ref }) => (record ? [readyWrite(ref, record)] : []))
+  await putRecords(siteId, revision, kept, transaction)
+}

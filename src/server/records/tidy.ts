@@ -1,0 +1,68 @@
+import { database } from '../database/connection'
+import { select } from '../database/sets'
+import { fileStore } from '../storage'
+
+/** What nobody can reach is left alone for this long: somebody may be about to refer to it. */
+const GRACE = '1 hour'
+const GRACE_MS = 3_600_000
+
+/** Contents that no record, checkpoint or publication refers to any more. */
+async function tidyContents(): Promise<number> {
+  const [, meta] = await database().query(
+    `delete from contents c where c.at < now() - interval '${GRACE}'
+       and not exists (select from records r where r.site_id = c.site_id and r.hash = c.hash)
+       and not exists (
+         select from snapshot_records s where s.site_id = c.site_id and s.hash = c.hash)`,
+  )
+  return (meta as { rowCount?: number }).rowCount ?? 0
+}
+
+/** What wide edits that were killed have left beside their sites. */
+async function tidyStaged(): Promise<void> {
+  for (const table of ['staged_uses', 'staged_bands', 'staged_looks', 'staged_records']) {
+    await database().query(
+      `delete from ${table} where job not in (
+         select id from jobs where state in ('waiting', 'running')
+           or created_at > now() - interval '${GRACE}')`,
+    )
+  }
+}
+
+/** Of some files, those that a record, the history or a publication refers to. */
+async function reached(hashes: readonly string[]): Promise<Set<string>> {
+  const rows = await select<{ hash: string }>(
+    `with asked (hash) as (select unnest($1::text[]))
+     select hash from publication_files where hash in (select hash from asked)
+     union select f.hash from contents c, lateral (select (c.body::jsonb)->>'file') f (hash)
+       where c.kind in ('picture', 'font') and f.hash in (select hash from asked)
+     union select m[1] from edit_records e,
+       lateral regexp_matches(e.changes, '"file":"([0-9a-f]{64})"', 'g') m
+       where e.kind in ('picture', 'font') and m[1] in (select hash from asked)`,
+    [hashes],
+  )
+  return new Set(rows.map(({ hash }) => hash))
+}
+
+/** Files that nothing refers to; those that the history can bring back are kept. */
+async function tidyFiles(): Promise<number> {
+  const store = fileStore()
+  let removed = 0
+  for await (const files of store.list()) {
+    const old = files.filter(({ at }) => Date.now() - at.getTime() > GRACE_MS)
+    if (old.length === 0) continue
+    const kept = await reached(old.map(({ hash }) => hash))
+    for (const { hash } of old) {
+      // A name that is no hash is the rest of a write that was killed.
+      if (kept.has(hash)) continue
+      await store.remove(hash)
+      removed += 1
+    }
+  }
+  return removed
+}
+
+/** Takes away what nothing can reach any more: contents, files, rests of killed work. */
+export async function tidyUp(): Promise<{ readonly contents: number; readonly files: number }> {
+  await tidyStaged()
+  return { contents: await tidyContents(), files: await tidyFiles() }
+}

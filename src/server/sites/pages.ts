@@ -1,0 +1,91 @@
+import type { Transaction } from 'sequelize'
+import { done, type PageBandsEntry, type PageWindow, type Result } from '@/core/payloads'
+import { textFault, type PageId } from '@/core/site'
+import type { BandEntry } from '@/core/uses'
+import { siteFor, type Actor } from '../access'
+import { atOneMoment } from '../database/connection'
+import { select } from '../database/sets'
+import { bandOfRow, type BandRow } from '../uses/bands'
+
+interface PageRow {
+  readonly no: string
+  readonly id: PageId
+  readonly title: string
+  readonly path: string
+}
+export async function countPages(siteId: string, transaction?: Transaction): Promise<number> {
+  const [row] = await select<{ count: number }>(
+    `select count(*)::int as count from records where site_id = $1 and kind = 'page'`,
+    [siteId],
+    transaction,
+  )
+  return row?.count ?? 0
+}
+
+async function withBands(
+  rows: readonly PageRow[],
+  transaction?: Transaction,
+): Promise<PageBandsEntry[]> {
+  const bands = await select<BandRow & { readonly record: string }>(
+    'select record, section, name, theme, fill from bands where record = any($1::bigint[]) order by record, n',
+    [rows.map(({ no }) => no)],
+    transaction,
+  )
+  const byRecord = new Map<string, BandEntry[]>()
+  for (const { record, ...row } of bands) {
+    byRecord.set(record, [...(byRecord.get(record) ?? []), bandOfRow(row)])
+  }
+  return rows.map(({ no, id, title, path }) => ({
+    id,
+    title,
+    path,
+    bands: byRecord.get(no) ?? [],
+  }))
+}
+
+/** Some pages in their order, each in small. */
+export async function pageWindow(
+  siteId: string,
+  from: number,
+  count: number,
+  transaction?: Transaction,
+): Promise<PageBandsEntry[]> {
+  const rows = await select<PageRow>(
+    `select no, id, title, path from records where site_id = $1 and kind = 'page'
+     order by position, id offset $2 limit $3`,
+    [siteId, from, count],
+    transaction,
+  )
+  return withBands(rows, transaction)
+}
+
+/** Most pages in one answer. */
+export const mostPagesAtOnce = 200
+
+/** Some pages of a site in their order; those whose title holds the words, where some are given. */
+export function listPages(
+  actor: Actor,
+  siteId: string,
+  { from = 0, count = 60, search = '' }: { from?: number; count?: number; search?: string } = {},
+): Promise<Result<PageWindow>> {
+  return atOneMoment(async (transaction) => {
+    const found = await siteFor(actor, 'read', siteId, transaction)
+    if (!found.ok) return found
+    const { revision } = found.value
+    const most = Math.min(count, mostPagesAtOnce)
+    if (!search || textFault(search)) {
+      const total = await countPages(siteId, transaction)
+      const pages = await pageWindow(siteId, from, most, transaction)
+      return done({ revision, total, from, pages })
+    }
+    const rows = await select<PageRow & { readonly total: number }>(
+      `select no, id, title, path, count(*) over ()::int as total from records
+       where site_id = $1 and kind = 'page' and position(lower($2) in lower(title)) > 0
+       order by position, id offset $3 limit $4`,
+      [siteId, search, from, most],
+      transaction,
+    )
+    const pages = await withBands(rows, transaction)
+    return done({ revision, total: rows[0]?.total ?? 0, from, pages })
+  })
+}

@@ -1,0 +1,74 @@
+import type { Transaction } from 'sequelize'
+import { done, type Result } from '@/core/payloads'
+import {
+  picturesIn,
+  textFault,
+  type Frame,
+  type Page,
+  type Picture,
+  type Pictures,
+} from '@/core/site'
+import { siteFor, type Actor } from '../access'
+import { select } from '../database/sets'
+import { loadRecords, loadStates, type RecordState } from '../records'
+import { fileStore } from '../storage'
+
+export interface PictureFile {
+  readonly details: Picture
+  readonly data: Uint8Array
+}
+
+const byId = (records: ReadonlyArray<{ readonly record: unknown }>): Pictures =>
+  Object.fromEntries(
+    records.map(({ record }) => [(record as Picture).id, record as Picture] as const),
+  )
+
+/** The pictures that some records show. */
+export async function picturesShownIn(
+  siteId: string,
+  records: ReadonlyArray<Frame | Page>,
+  transaction?: Transaction,
+): Promise<Pictures> {
+  const shown = records.map(picturesIn)
+  const states = await select<RecordState>(
+    `select no, kind, id, hash from records where site_id = $1 and kind = 'picture'
+       and (id = any($2::text[]) or path = any($3::text[]))`,
+    [siteId, shown.flatMap(({ ids }) => ids), shown.flatMap(({ fileNames }) => fileNames)],
+    transaction,
+  )
+  return byId(await loadStates(siteId, states, transaction))
+}
+
+/** Most pictures in one answer. */
+const AT_ONCE = 200
+
+/** The pictures of a site by file name, those behind one where it is given. */
+export async function listPictures(
+  actor: Actor,
+  siteId: string,
+  after = '',
+): Promise<Result<readonly Picture[]>> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok) return found
+  const states = await select<RecordState>(
+    `select no, kind, id, hash from records
+     where site_id = $1 and kind = 'picture' and path > $2 order by path limit ${AT_ONCE}`,
+    [siteId, textFault(after) ? '' : after],
+  )
+  const records = await loadStates(siteId, states)
+  return done(records.map(({ record }) => record as Picture))
+}
+
+/** A picture of a site with its bytes; undefined when there is none, or not for this actor. */
+export async function readPicture(
+  actor: Actor,
+  siteId: string,
+  id: string,
+): Promise<PictureFile | undefined> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok || textFault(id)) return undefined
+  const [loaded] = await loadRecords(siteId, [{ kind: 'picture', id }])
+  const details = loaded?.record as Picture | undefined
+  const data = details && (await fileStore().get(details.file))
+  return details && data ? { details, data } : undefined
+}

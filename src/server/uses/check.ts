@@ -1,0 +1,70 @@
+import type { Transaction } from 'sequelize'
+import type { RecordKind } from '@/core/site'
+import { atOneMoment } from '../database/connection'
+import { select } from '../database/sets'
+import { readContent, type Content } from '../records/stored'
+import { indexOf, type RecordIndex } from './rows'
+
+/** A record beside which something else is kept than the readers say of it. */
+export interface IndexFault {
+  readonly site: string
+  readonly record: string
+  readonly table: keyof RecordIndex
+}
+
+interface Row extends Content {
+  readonly no: string
+  readonly site_id: string
+  readonly kind: RecordKind
+  readonly id: string
+}
+
+const tables = ['uses', 'bands', 'looks'] as const
+
+/** The rows that are kept beside a record, in the readers' order, without what names the record. */
+async function keptIn(table: keyof RecordIndex, no: string, transaction: Transaction) {
+  const rows = await select<Record<string, unknown>>(
+    `select * from ${table} where record = $1 order by n`,
+    [no],
+    transaction,
+  )
+  return rows.map(({ record: _record, site_id: _site, ...row }) => row)
+}
+
+const textOf = (rows: ReadonlyArray<object>) =>
+  JSON.stringify(rows.map((row) => Object.entries(row).sort(([a], [b]) => (a < b ? -1 : 1))))
+
+/**
+ * Compares what is kept beside every record with what the readers say of it;
+ * of one site, or of all. Gives the faults, and how many records were read.
+ */
+export async function checkIndex(
+  siteId?: string,
+): Promise<{ readonly records: number; readonly faults: readonly IndexFault[] }> {
+  const faults: IndexFault[] = []
+  let [records, last] = [0, '0']
+  for (;;) {
+    const batch = await atOneMoment(async (transaction) => {
+      const rows = await select<Row>(
+        `select r.no, r.site_id, r.kind, r.id, c.hash, c.schema, c.body
+         from records r join contents c on c.site_id = r.site_id and c.hash = r.hash
+         where r.no > $1 and ($2::text is null or r.site_id = $2) order by r.no limit 50`,
+        [last, siteId ?? null],
+        transaction,
+      )
+      for (const { no, site_id: site, kind, id, ...content } of rows) {
+        const index = indexOf({ kind, id }, readContent(kind, content, { remember: false }))
+        for (const table of tables) {
+          const kept = await keptIn(table, no, transaction)
+          if (textOf(kept) !== textOf(index[table])) {
+            faults.push({ site, record: `${kind}/${id}`, table })
+          }
+        }
+      }
+      return rows
+    })
+    if (batch.length === 0) return { records, faults }
+    records += batch.length
+    last = batch.at(-1)!.no
+  }
+}

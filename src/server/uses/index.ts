@@ -1,0 +1,4 @@
+export { checkIndex, type IndexFault } from './check'
+export { dryRun, keptPlan, planHits } from './dry-run'
+export { inventory, slotUses } from './inventory'
+export { themeUses } from './bands'

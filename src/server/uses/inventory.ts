@@ -1,0 +1,73 @@
+import type { Transaction } from 'sequelize'
+import { colorOfKey } from '@/core/color'
+import { done, type Inventory, type Result, type SlotUses } from '@/core/payloads'
+import { own, type Palette, type SlotId } from '@/core/site'
+import { inventoryOf, type ColorCount } from '@/core/sweep'
+import type { PlaceId } from '@/core/uses'
+import { siteFor, type Actor } from '../access'
+import { atOneMoment } from '../database/connection'
+import { select } from '../database/sets'
+import { loadFrame } from '../records'
+
+interface Row {
+  readonly color: string | null
+  readonly slot: SlotId | null
+  readonly count: number
+  readonly written: readonly string[]
+  readonly places: readonly PlaceId[]
+}
+
+/** Ways of writing one colour that are told; there may be as many as uses. */
+const MOST_WRITTEN = 12
+
+/** Every colour in use with how often, how it is written and where: one question to the index. */
+export const inventorySql = `
+  select color, slot, sum(count)::int as count,
+    (array_agg(written order by count desc, written) filter (where slot is null))[1:${MOST_WRITTEN}] as written,
+    array_agg(distinct place) as places
+  from (
+    select color, slot, written, place, count(*) as count from uses
+    where site_id = $1 group by color, slot, written, place
+  ) each group by color, slot`
+
+async function countsOf(siteId: string, palette: Palette, transaction?: Transaction) {
+  const rows = await select<Row>(inventorySql, [siteId], transaction)
+  return rows.flatMap(({ color, slot, count, written, places }): ColorCount[] => {
+    if (slot !== null)
+      return own(palette.slots, slot) ? [{ slot, count, places, notations: [] }] : []
+    if (color === null) return []
+    const notations = [...new Set(written ?? [])]
+    return [{ key: color, color: colorOfKey(color), count, places, notations }]
+  })
+}
+
+export function inventory(actor: Actor, siteId: string): Promise<Result<Inventory>> {
+  return atOneMoment(async (transaction) => {
+    const found = await siteFor(actor, 'read', siteId, transaction)
+    if (!found.ok) return found
+    const { palette } = await loadFrame(siteId, transaction)
+    const counts = await countsOf(siteId, palette, transaction)
+    const sum = (some: readonly ColorCount[]) => some.reduce((all, { count }) => all + count, 0)
+    return done({
+      revision: found.value.revision,
+      entries: inventoryOf(palette, counts),
+      uses: sum(counts),
+      bound: sum(counts.filter((count) => 'slot' in count)),
+    })
+  })
+}
+
+/** How many uses a slot has, by place, over the whole site. */
+export function slotUses(actor: Actor, siteId: string, slot: string): Promise<Result<SlotUses>> {
+  return atOneMoment(async (transaction) => {
+    const found = await siteFor(actor, 'read', siteId, transaction)
+    if (!found.ok) return found
+    const rows = await select<{ place: PlaceId; count: number }>(
+      `select place, count(*)::int as count from uses
+       where site_id = $1 and slot = $2 group by place order by place`,
+      [siteId, slot],
+      transaction,
+    )
+    return done({ places: Object.fromEntries(rows.map(({ place, count }) => [place, count])) })
+  })
+}

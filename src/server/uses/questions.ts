@@ -1,0 +1,84 @@
+import type { Transaction } from 'sequelize'
+import type { Reach, UseQuestion } from '@/core/wide'
+import type { RecordState } from '../records'
+import { select } from '../database/sets'
+
+/** Keys of all loose colours in use on a site. */
+export async function looseColors(siteId: string, transaction?: Transaction): Promise<string[]> {
+  // One step of the index for each colour rather than one for each use.
+  const rows = await select<{ color: string }>(
+    `with recursive found (color) as (
+       (select color from uses where site_id = $1 and color is not null order by color limit 1)
+       union all
+       select (select u.color from uses u
+               where u.site_id = $1 and u.color > found.color order by u.color limit 1)
+       from found where found.color is not null
+     )
+     select color from found where color is not null`,
+    [siteId],
+    transaction,
+  )
+  return rows.map(({ color }) => color)
+}
+
+/** Conditions on rows of `uses` (as `u`) and their record (as `r`); values are counted from `first`. */
+export function whereUses({ slots, colors, paints, page }: UseQuestion, first: number) {
+  const parts = [`(u.slot = any($${first}::text[]) or u.color = any($${first + 1}::text[]))`]
+  const bind: Array<string | readonly string[]> = [slots, colors]
+  if (paints) {
+    parts.push(`u.paints = any($${first + bind.length}::text[])`)
+    bind.push(paints)
+  }
+  if (page) {
+    parts.push(`r.kind = 'page' and r.id = $${first + bind.length}`)
+    bind.push(page)
+  }
+  return { sql: parts.join(' and '), bind }
+}
+
+/** A record that a wide edit may touch; without a hash it is only in the checkpoint that was asked for. */
+export interface ReachedRecord extends Omit<RecordState, 'hash' | 'no'> {
+  readonly hash: string | null
+  readonly target?: string | null
+}
+
+const states = `select r.kind, r.id, r.hash from records r where r.site_id = $1 and r.revision > $2`
+
+/** The records that a wide edit may touch, of those that changed after a revision. */
+export async function reachedRecords(
+  siteId: string,
+  { frame, uses, theme, pages, checkpoint }: Reach,
+  after = -1,
+  transaction?: Transaction,
+): Promise<ReachedRecord[]> {
+  if (checkpoint !== undefined) {
+    return select<ReachedRecord>(
+      `select coalesce(r.kind, s.kind) as kind, coalesce(r.id, s.id) as id, r.hash, s.hash as target
+       from (select * from records where site_id = $1) r
+       full join (select * from snapshot_records where snapshot = $2) s
+         on s.kind = r.kind and s.id = r.id
+       where r.hash is distinct from s.hash and coalesce(r.revision, 0) > $3
+       order by 1, 2`,
+      [siteId, checkpoint, after],
+      transaction,
+    )
+  }
+  const found = new Map<string, ReachedRecord>()
+  const add = async (condition: string, bind: ReadonlyArray<string | readonly string[]>) => {
+    const rows = await select<ReachedRecord>(
+      `${states} and ${condition} order by r.kind, r.position, r.id`,
+      [siteId, after, ...bind],
+      transaction,
+    )
+    for (const row of rows) found.set(`${row.kind}/${row.id}`, row)
+  }
+  if (frame) await add(`r.kind = 'frame'`, [])
+  if (pages) await add(`r.kind = 'page' and r.id = any($3::text[])`, [pages])
+  if (theme)
+    await add('r.no in (select record from bands where site_id = $1 and theme = $3)', [theme])
+  if (uses) {
+    const { sql, bind } = whereUses(uses, 3)
+    await add(`r.no in (select u.record from uses u where u.site_id = $1 and ${sql})`, bind)
+  }
+  return [...found.values()]
+}

@@ -1,0 +1,218 @@
+import type { Transaction } from 'sequelize'
+import { colorKey, colorOf, clipToGamut, type Shade } from '@/core/color'
+import {
+  canonicalJson,
+  isBound,
+  type ColorDecision,
+  type Frame,
+  type Page,
+  type RecordRef,
+  type SiteRecord,
+  type SlotId,
+} from '@/core/site'
+import { bandsOf, looksOf, usesIn, type BandEntry, type Look, type Use } from '@/core/uses'
+import { insertRows, tell, type Columns } from '../database/sets'
+import { hashOf } from '../records/stored'
+
+/** Raised whenever a reader finds more, less or otherwise than before: all records are then read anew. */
+export const readersVersion = 1
+
+/** A use as it is kept beside its record. */
+export interface UseRow {
+  readonly n: number
+  readonly place: string
+  readonly color: string | null
+  readonly slot: string | null
+  readonly shade: string | null
+  readonly written: string
+  readonly css: string | null
+  readonly object: string
+  readonly property: string
+  readonly state: string | null
+  readonly paints: string
+  readonly path: string
+  readonly start: number | null
+  readonly context: string | null
+  readonly context_at: number | null
+  readonly label: string
+  readonly owner: string
+  readonly bindable: boolean
+}
+interface BandRow {
+  readonly n: number
+  readonly section: string
+  readonly name: string
+  readonly theme: string
+  readonly fill: string | null
+}
+interface LookRow {
+  readonly n: number
+  readonly look: string
+  readonly count: number
+}
+
+/** All that is kept beside a record to answer questions from. */
+export interface RecordIndex {
+  readonly uses: readonly UseRow[]
+  readonly bands: readonly BandRow[]
+  readonly looks: readonly LookRow[]
+}
+
+function useRow(use: Use, n: number): UseRow {
+  const { decision } = use
+  return {
+    n,
+    place: use.place,
+    color: isBound(decision) || !use.color ? null : colorKey(use.color),
+    slot: isBound(decision) ? decision.slot : null,
+    shade: isBound(decision) && decision.shade ? canonicalJson(decision.shade) : null,
+    written: use.text,
+    css: use.css ?? null,
+    object: use.object,
+    property: use.property,
+    state: use.state ?? null,
+    paints: use.paints,
+    path: JSON.stringify(use.path),
+    start: use.start ?? null,
+    context: use.context ?? null,
+    context_at: use.textAt ?? null,
+    label: use.label,
+    owner: canonicalJson(use.owner),
+    bindable: use.bindable,
+  }
+}
+
+/** A kept use as the readers gave it. */
+export function useOfRow(row: UseRow, doc: Use['doc']): Use {
+  const value = row.css ?? row.written
+  const decision: ColorDecision =
+    row.slot === null
+      ? { value }
+      : {
+          slot: row.slot as SlotId,
+          ...(row.shade === null ? {} : { shade: JSON.parse(row.shade) as Shade }),
+        }
+  const color = row.slot === null ? colorOf(value) : undefined
+  const isText = row.start !== null
+  return {
+    place: row.place as Use['place'],
+    doc,
+    path: JSON.parse(row.path) as Use['path'],
+    ...(isText ? { start: row.start } : {}),
+    text: row.written,
+    ...(row.css === null ? {} : { css: row.css }),
+    ...(row.context === null ? {} : { context: row.context }),
+    ...(row.context_at === null ? {} : { textAt: row.context_at }),
+    decision,
+    ...(color ? { color: isText ? clipToGamut(color) : color } : {}),
+    paints: row.paints as Use['paints'],
+    object: row.object,
+    property: row.property,
+    ...(row.state === null ? {} : { state: row.state as Use['state'] }),
+    bindable: row.bindable,
+    label: row.label,
+    owner: JSON.parse(row.owner) as Use['owner'],
+  }
+}
+
+const bandRow = ({ id, name, theme, fill }: BandEntry, n: number): BandRow => ({
+  n,
+  section: id,
+  name,
+  theme,
+  fill: fill ? canonicalJson(fill) : null,
+})
+const lookRow = ({ count, ...look }: Look, n: number): LookRow => ({
+  n,
+  look: canonicalJson(look),
+  count,
+})
+
+const emptyIndex: RecordIndex = { uses: [], bands: [], looks: [] }
+
+/** What the readers say of a record. */
+export function indexOf(ref: RecordRef, record: SiteRecord): RecordIndex {
+  if (ref.kind !== 'frame' && ref.kind !== 'page') return emptyIndex
+  const { body } = record as Frame | Page
+  return {
+    uses: usesIn(ref, record).map(useRow),
+    bands: bandsOf(body).map(bandRow),
+    looks: looksOf(body).map(lookRow),
+  }
+}
+
+/** Two indexes that say the same have the same hash. */
+export const indexHash = (index: RecordIndex): string => hashOf(JSON.stringify(index))
+
+type Kept<Row> = Row & { readonly record: string; readonly site_id: string }
+
+export const useColumns: Columns<Kept<UseRow>> = {
+  record: 'bigint',
+  site_id: 'text',
+  n: 'int',
+  place: 'text',
+  color: 'text',
+  slot: 'text',
+  shade: 'text',
+  written: 'text',
+  css: 'text',
+  object: 'text',
+  property: 'text',
+  state: 'text',
+  paints: 'text',
+  path: 'text',
+  start: 'int',
+  context: 'text',
+  context_at: 'int',
+  label: 'text',
+  owner: 'text',
+  bindable: 'boolean',
+}
+export const bandColumns: Columns<Kept<BandRow>> = {
+  record: 'bigint',
+  site_id: 'text',
+  n: 'int',
+  section: 'text',
+  name: 'text',
+  theme: 'text',
+  fill: 'text',
+}
+export const lookColumns: Columns<Kept<LookRow>> = {
+  record: 'bigint',
+  site_id: 'text',
+  n: 'int',
+  look: 'text',
+  count: 'int',
+}
+
+export interface IndexOfRecord {
+  readonly no: string
+  readonly index: RecordIndex
+}
+
+/** Rows of many records as one list. */
+export function keptRows<K extends keyof RecordIndex>(
+  siteId: string,
+  indexes: readonly IndexOfRecord[],
+  table: K,
+): Array<Kept<RecordIndex[K][number]>> {
+  return indexes.flatMap(({ no, index }) =>
+    index[table].map((row) => ({ ...row, record: no, site_id: siteId })),
+  )
+}
+
+/** Puts what is kept beside some records in place of what was. */
+export async function replaceIndexes(
+  siteId: string,
+  indexes: readonly IndexOfRecord[],
+  transaction: Transaction,
+): Promise<void> {
+  if (indexes.length === 0) return
+  const numbers = indexes.map(({ no }) => no)
+  for (const table of ['uses', 'bands', 'looks']) {
+    await tell(`delete from ${table} where record = any($1::bigint[])`, [numbers], transaction)
+  }
+  await insertRows('uses', useColumns, keptRows(siteId, indexes, 'uses'), transaction)
+  await insertRows('bands', bandColumns, keptRows(siteId, indexes, 'bands'), transaction)
+  await insertRows('looks', lookColumns, keptRows(siteId, indexes, 'looks'), transaction)
+}
