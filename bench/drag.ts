@@ -1,8 +1,7 @@
 import type { Browser } from '@playwright/test'
-import { shadesInUse, slotProperties } from '@/core/render'
+import { renderSite, shadesInUse, shadesOnPages, slotProperties } from '@/core/render'
 import { fromOklch, writeHex } from '@/core/color'
 import type { Page, SlotId } from '@/core/site'
-import { renderSite } from '@/server/publishing'
 import { median, openBrowser, spent } from './browser'
 import { largePage } from './large-page'
 
@@ -53,14 +52,14 @@ const values = Array.from({ length: FRAMES }, (_, i) =>
 /** Our page, as it is published and as it stands on the stage. */
 function ours(count: number): Drag {
   const docs = largePage(count)
-  const files = renderSite({ ...docs, frame: { ...docs.frame, customCss: '' } }, {})
+  const files = renderSite({ ...docs, frame: { ...docs.frame, customCss: '' } })
   const html = files
     .get('large.html')!
     .replace(/<meta http-equiv[^>]*>|<link[^>]*>/g, '')
     .replace('</head>', () => `<style>${files.get('site.css')}</style></head>`)
   const slot = 'spark' as SlotId
   const pages: Page[] = Object.values(docs.pages)
-  const shades = [...(shadesInUse(docs.frame, pages).get(slot)?.values() ?? [])]
+  const shades = [...(shadesInUse(docs.frame, shadesOnPages(pages)).get(slot)?.values() ?? [])]
   const held = docs.frame.palette.slots[slot]!
   const steps = values.map((value) =>
     slotProperties({ slots: { [slot]: { ...held, value } } }, slot, shades),

@@ -1,7 +1,6 @@
-import { siteDocs } from '@/core/site'
-import { applyEdit, type Edit } from '@/core/edit'
+import { applyChanges } from '@/core/changes'
 import { readPalette } from '@/core/formats'
-import { planSweep } from '@/core/sweep'
+import { changesOfHits, planSweep } from '@/core/sweep'
 import { readHtmlColors, usesInFrame } from '@/core/uses'
 import { demoSites } from '@demo/sites'
 
@@ -63,9 +62,7 @@ const readings: ReadonlyArray<readonly [string, (megabytes: number) => () => voi
           pairs: [{ from: { value: '#1c5a54', within: 0 }, to: { value: '#334455' } }],
           scope: 'site' as const,
         }
-        const hits = planSweep(css.palette, usesInFrame(css), request)
-        const changes = hits.map(({ change }) => change)
-        applyEdit(siteDocs(css), { type: 'sweep', told: '', changes } as Edit)
+        applyChanges(css, changesOfHits(planSweep(css.palette, usesInFrame(css), request)))
       }
     },
   ],

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { pauseAfterStale } from '@/ui/editor/after-refusal'
+import { pauseAfterStale } from '@/core/sync/after-refusal'
 import { median } from './browser'
 
 const [CLIENTS, EDITS, READS] = [50, 4, 40]

@@ -1,7 +1,7 @@
 import { build } from 'esbuild'
 import path from 'node:path'
 import { fromOklch, writeHex } from '@/core/color'
-import { renderSite } from '@/server/publishing'
+import { renderSite } from '@/core/render'
 import { median, openBrowser, spent } from './browser'
 import { largePage } from './large-page'
 
@@ -28,7 +28,7 @@ export async function benchShades(): Promise<void> {
     globalName: 'fan',
   })
   const docs = largePage(1000)
-  const files = renderSite({ ...docs, frame: { ...docs.frame, customCss: '' } }, {})
+  const files = renderSite({ ...docs, frame: { ...docs.frame, customCss: '' } })
   const css = `${files.get('site.css')}\n[data-section] { --own: var(--slot-s1); border-color: var(--slot-s2--lighter-8) }`
   const html = files
     .get('large.html')!

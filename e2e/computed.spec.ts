@@ -14,7 +14,7 @@ import { coloredIn, spotsOnPage, traceFacet } from '@/core/resolve'
 import { siteDocs, isColor, slotsInOrder, type SiteDocs } from '@/core/site'
 import { slotReference } from '@/core/sweep'
 import { demoSites } from '@demo/sites'
-import { renderSite } from '@/server/publishing'
+import { renderSite } from '@/core/render'
 
 /** A colour that the core resolves, and where Chromium is to be asked for it. */
 interface Question {

@@ -2,7 +2,7 @@ import { rmSync } from 'node:fs'
 import path from 'node:path'
 import { ensureBuild, ensureDebian, ensureFonts, ensurePackages } from './machine.mjs'
 import { startPostgres } from './postgres.mjs'
-import { startServer } from './server.mjs'
+import { startApplication } from './server.mjs'
 import { freePort, npx, stateFolder, step } from './steps.mjs'
 
 /** Runs something against the built application with freshly seeded demo sites, which are thrown away after it. */
@@ -24,7 +24,7 @@ export async function withApplication(name, work) {
     )
     const port = await freePort(4473)
     const publishedPort = await freePort(5473)
-    const server = await startServer({
+    const server = await startApplication({
       port,
       publishedPort,
       databaseUrl,

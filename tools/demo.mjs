@@ -2,7 +2,7 @@ import { readFileSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, isRunning } from './machine.mjs'
 import { removePostgres, startPostgres } from './postgres.mjs'
-import { startServer } from './server.mjs'
+import { startServer, startWorker } from './server.mjs'
 import { Failure, freePort, npx, stateFolder, step } from './steps.mjs'
 import { listens, lookAfter } from './watch.mjs'
 
@@ -18,11 +18,13 @@ function lastRun() {
   }
 }
 
-/** A run that was killed leaves its server behind; it is ended, by the id that the run wrote down. */
-function endOrphan(last) {
-  if (!last || !isRunning(last.server)) return
-  const command = readFileSync(`/proc/${last.server}/cmdline`, 'utf8')
-  if (/serve\.mjs|next/.test(command)) process.kill(last.server, 'SIGTERM')
+/** A run that was killed leaves its server and worker behind; they are ended, by the ids that the run wrote down. */
+function endOrphans(last) {
+  for (const pid of [last?.server, last?.worker]) {
+    if (!isRunning(pid)) continue
+    const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8')
+    if (/serve\.mjs|next|worker/.test(command)) process.kill(pid, 'SIGTERM')
+  }
 }
 
 function portOption(options) {
@@ -69,7 +71,7 @@ async function tellOfRunning({ pid, address }) {
 export async function run({ name, options }) {
   const last = lastRun()
   if (last && isRunning(last.pid)) return tellOfRunning(last)
-  endOrphan(last)
+  endOrphans(last)
   const unknown = options.find(
     (option, i) => !['--fresh', '--port'].includes(option) && options[i - 1] !== '--port',
   )
@@ -140,10 +142,19 @@ export async function run({ name, options }) {
       })
     let server = await step('Starting the application', start)
     closers.push(() => server.stop())
+    const mode = name === 'dev' ? 'dev' : 'start'
+    const startWork = () => startWorker({ databaseUrl, files: filesFolder, mode })
+    let worker = startWork()
+    closers.push(() => worker.stop())
     const note = () =>
       writeFileSync(
         pidFile,
-        JSON.stringify({ pid: process.pid, server: server.child.pid, address: server.address }),
+        JSON.stringify({
+          pid: process.pid,
+          server: server.child.pid,
+          worker: worker.child.pid,
+          address: server.address,
+        }),
       )
     note()
     console.log(`\nAmple Easel is at ${server.address}  (Ctrl-C stops it)\n`)
@@ -153,10 +164,19 @@ export async function run({ name, options }) {
         lookAfter({
           name: 'application',
           isWanted,
-          isAlive: () => server.child.exitCode === null && server.child.signalCode === null,
+          isAlive: () => server.isAlive(),
           restart: async () => {
             await server.stop()
             server = await start()
+            note()
+          },
+        }),
+        lookAfter({
+          name: 'worker',
+          isWanted,
+          isAlive: () => worker.isAlive(),
+          restart: () => {
+            worker = startWork()
             note()
           },
         }),

@@ -1,5 +1,5 @@
-/** The site that a request is about, by its address. */
-const SITE = /^\/api\/sites\/([^/?]+)/
+/** The site that a request is about, by its address; but for those that wait for something that happens elsewhere. */
+const SITE = /^\/api\/sites\/([^/?]+)(?!\/(?:live|jobs|wide|present|publication)\b)(?:[/?]|$)/
 
 /** How long a request may keep others of its site waiting, in milliseconds: one that arrives slowly, or takes long, does not stop them. */
 const LONGEST = 1000

@@ -113,6 +113,17 @@ function filesBelow(folder) {
     .sort()
 }
 
+/** The worker: one file beside the build, its packages left where they are. */
+export const workerFile = path.join(stateFolder, 'worker.mjs')
+
+const bundleWorker = () =>
+  npx('esbuild', [
+    'src/worker/main.ts',
+    ...['--bundle', '--platform=node', '--format=esm', '--packages=external'],
+    '--tsconfig=tsconfig.json',
+    `--outfile=${workerFile}`,
+  ])
+
 /** Builds the application, when its sources are not those of the last build. */
 export async function ensureBuild() {
   const sources = [
@@ -125,12 +136,13 @@ export async function ensureBuild() {
     sources.map((file) => `${path.relative(root, file)} ${digest(readFileSync(file))}`).join('\n'),
   )
   const stamp = path.join(stateFolder, 'build-stamp')
-  const built = existsSync(path.join(root, '.next', 'BUILD_ID'))
+  const built = existsSync(path.join(root, '.next', 'BUILD_ID')) && existsSync(workerFile)
   if (built && stampOf(stamp) === wanted) return
   await step('Building', async () => {
     await npx('next', ['build'], {
       advice: 'read the messages above; ./easel test names the file at fault',
     })
+    await bundleWorker()
     writeFileSync(stamp, wanted)
   })
 }

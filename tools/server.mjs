@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process'
 import { openSync } from 'node:fs'
 import net from 'node:net'
 import path from 'node:path'
+import { workerFile } from './machine.mjs'
 import { root, stateFolder, untilAnswers } from './steps.mjs'
 
 /**
@@ -36,6 +37,43 @@ async function startRelay(port, target) {
   }
 }
 
+/** A process of ours in a group of its own, so that Ctrl-C reaches us first and we end it in order. */
+function startProcess(args, env, output) {
+  const child = spawn(process.execPath, args, {
+    cwd: root,
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+    stdio: ['ignore', output, output],
+    detached: true,
+  })
+  const ended = new Promise((resolve) => child.once('exit', resolve))
+  const isAlive = () => child.exitCode === null && child.signalCode === null
+  const stop = async () => {
+    if (!isAlive()) return
+    try {
+      process.kill(-child.pid, 'SIGTERM')
+    } catch {
+      child.kill('SIGTERM')
+    }
+    const patience = setTimeout(() => child.kill('SIGKILL'), 5000)
+    await ended
+    clearTimeout(patience)
+  }
+  return { child, ended, isAlive, stop }
+}
+
+/** Starts the worker, which does the long work beside the server. */
+export function startWorker({ databaseUrl, files, mode = 'start', log = 'worker.log' }) {
+  const output = openSync(path.join(stateFolder, log), 'w')
+  const tsx = path.join(root, 'node_modules', 'tsx', 'dist', 'cli.mjs')
+  const args = mode === 'dev' ? [tsx, 'src/worker/main.ts'] : [workerFile]
+  const env = {
+    DATABASE_URL: databaseUrl,
+    EASEL_FILES: files,
+    NODE_ENV: mode === 'dev' ? 'development' : 'production',
+  }
+  return startProcess(args, env, output)
+}
+
 /** Starts the application, and the second address for published sites, and waits until it answers. */
 export async function startServer({
   port,
@@ -51,43 +89,44 @@ export async function startServer({
     path.join(root, 'node_modules', 'next', 'dist', 'bin', 'next'),
     ...['dev', '-p', String(port), '-H', '127.0.0.1'],
   ]
-  const args = mode === 'dev' ? developed : built
   const published = `http://127.0.0.1:${publishedPort}`
   const stopRelay = await startRelay(publishedPort, port)
-  const child = spawn(process.execPath, args, {
-    cwd: root,
-    env: {
-      ...process.env,
-      DATABASE_URL: databaseUrl,
-      EASEL_FILES: files,
-      EASEL_PUBLISHED: published,
-      NEXT_TELEMETRY_DISABLED: '1',
-      NODE_ENV: mode === 'dev' ? 'development' : 'production',
-    },
-    stdio: ['ignore', output, output],
-    // A group of its own, so that Ctrl-C reaches us first and we end it in order.
-    detached: true,
-  })
-  const ended = new Promise((resolve) => child.once('exit', resolve))
+  const env = {
+    DATABASE_URL: databaseUrl,
+    EASEL_FILES: files,
+    EASEL_PUBLISHED: published,
+    NODE_ENV: mode === 'dev' ? 'development' : 'production',
+  }
+  const server = startProcess(mode === 'dev' ? developed : built, env, output)
   const address = `http://127.0.0.1:${port}`
   const stop = async () => {
     await stopRelay()
-    if (child.exitCode === null) {
-      try {
-        process.kill(-child.pid, 'SIGTERM')
-      } catch {
-        child.kill('SIGTERM')
-      }
-      const patience = setTimeout(() => child.kill('SIGKILL'), 5000)
-      await ended
-      clearTimeout(patience)
-    }
+    await server.stop()
   }
   try {
-    await untilAnswers(`${address}/api/health`, child, mode === 'dev' ? 120 : 60)
+    await untilAnswers(`${address}/api/health`, server.child, mode === 'dev' ? 120 : 60)
   } catch (error) {
     await stop()
     throw error
   }
-  return { address, published, child, ended, stop }
+  return { ...server, address, published, stop }
+}
+
+/** The application whole: server and worker. */
+export async function startApplication(options) {
+  const worker = startWorker({ ...options, log: options.log?.replace('server', 'worker') })
+  try {
+    const server = await startServer(options)
+    return {
+      ...server,
+      worker,
+      stop: async () => {
+        await worker.stop()
+        await server.stop()
+      },
+    }
+  } catch (error) {
+    await worker.stop()
+    throw error
+  }
 }

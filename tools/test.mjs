@@ -3,7 +3,7 @@ import path from 'node:path'
 import { stripVTControlCharacters } from 'node:util'
 import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, unpackDebian } from './machine.mjs'
 import { startPostgres } from './postgres.mjs'
-import { startServer } from './server.mjs'
+import { startApplication } from './server.mjs'
 import { execute, Failure, freePort, npx, stateFolder, step } from './steps.mjs'
 
 const count = { passed: 0, failed: 0 }
@@ -145,7 +145,7 @@ export async function run({ options }) {
         }),
       )
       const running = await step('Starting the application', async () =>
-        startServer({
+        startApplication({
           port: await freePort(4373),
           publishedPort: await freePort(5373),
           databaseUrl,

@@ -1,14 +1,5 @@
 export { localOwner, type Actor } from './access'
-export {
-  carryOutWide,
-  changesSince,
-  listCheckpoints,
-  readHistory,
-  redo,
-  saveEdits,
-  takeCheckpoint,
-  undo,
-} from './edits'
+export { changesSince, listCheckpoints, readHistory, saveEdits, takeCheckpoint } from './edits'
 export {
   brandSheetPdf,
   copyPalette,
@@ -19,7 +10,27 @@ export {
   sitesToCarryTo,
 } from './palettes'
 export { isReachable } from './database/connection'
-export { publicationOf, publish, publishedFile, publishedZip } from './publishing'
-export { listPages, listPictures, listSites, loadPage, loadSite, readPicture } from './sites'
+export { beginJob, cancelJob, jobSoon, packedSite, stepOrJob } from './jobs'
+export { closeStreams, liveStream, tellPresent } from './live'
+export { publicationOf, publishedFile } from './publishing'
+export {
+  listPages,
+  listPictures,
+  listSites,
+  loadPage,
+  loadSite,
+  openSite,
+  pageBeside,
+  readPicture,
+  siteCounts,
+} from './sites'
 export { StorageFailed } from './storage'
-export { dryRun, inventory, planHits, slotUses, themeUses } from './uses'
+export {
+  dryRun,
+  inventory,
+  namedSections,
+  planHits,
+  proposedRhythms,
+  slotUses,
+  themeUses,
+} from './uses'

@@ -3,7 +3,7 @@ import type { EditProblem } from '@/core/edit'
 import type { ReadProblem } from '@/core/formats'
 import type { PaletteFault } from '@/core/palette'
 import type { Problem } from '@/core/payloads'
-import type { PlaceId } from '@/core/uses'
+import { placeIds, type PlaceId } from '@/core/uses'
 
 /** The words of the interface for what can go wrong; each says what to do. */
 export const colorProblemWords: Readonly<Record<ColorProblem, string>> = {
@@ -26,6 +26,14 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'themes-full': 'there are 64 themes, the most there can be',
   'last-theme': 'a site needs at least one theme',
   'page-gone': 'the page is no longer there',
+  'page-taken': 'a page with that id is there already',
+  'path-taken': 'another page has that file name already',
+  'home-page': 'the home page stays, for every site has one',
+  'picture-gone': 'the picture is no longer there',
+  'picture-taken': 'a picture with that id is there already',
+  'font-gone': 'the font is no longer there',
+  'font-taken': 'a font with that id is there already',
+  'file-taken': 'another file has that name already',
   'section-gone': 'the section is no longer there',
   'element-gone': 'the element is no longer there',
   'style-gone': 'the element style is no longer there',
@@ -90,7 +98,13 @@ export function problemWords(problem: Problem): string {
     case 'nothing-to-redo':
       return 'There is nothing to redo.'
     case 'nothing-to-sweep':
-      return 'No use is ticked, so nothing was replaced.'
+      return 'There is nothing to change: no use is ticked, or all is so already.'
+    case 'history-closed':
+      return 'What came before this was changed in an earlier form of the site and cannot be taken back one by one. Go back to a checkpoint instead.'
+    case 'cancelled':
+      return 'Broken off; nothing was changed.'
+    case 'plan-gone':
+      return 'This dry run is no longer kept. Change a pair, or choose it again, to run it anew.'
     case 'nothing-to-copy':
       return 'Every slot of this palette is empty, so there is nothing to carry over.'
     case 'own-site':
@@ -139,18 +153,10 @@ export const placeWords: Readonly<Record<PlaceId, string>> = {
 }
 
 /** The order in which places are listed: what visitors see first. */
-export const placeOrder: readonly PlaceId[] = [
-  'content',
-  'shared',
-  'themes',
-  'styles',
-  'embeds',
-  'custom-css',
-  'add-ons',
-]
+export const placeOrder: readonly PlaceId[] = placeIds
 
 export const counted = (count: number, one: string, many = `${one}s`) =>
-  `${count} ${count === 1 ? one : many}`
+  `${count.toLocaleString('en-GB')} ${count === 1 ? one : many}`
 
 /** What a palette lacks, for a line of hints. */
 export const paletteFaultWords: Readonly<Record<PaletteFault, string>> = {

@@ -17,7 +17,10 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   'nothing-to-undo': 422,
   'nothing-to-redo': 422,
   'step-unfit': 422,
+  'history-closed': 422,
   'nothing-to-sweep': 422,
+  cancelled: 409,
+  'plan-gone': 410,
   'nothing-to-copy': 422,
   'own-site': 422,
   'not-published': 404,
@@ -73,6 +76,12 @@ function problemOf(error: unknown): Problem {
   if (isUnreadable(error)) return { code: 'unreadable' }
   console.error(error)
   return { code: 'unexpected' }
+}
+
+/** A whole number of an address; `otherwise` where it is none. */
+export function wholeNumber(query: URLSearchParams, name: string, otherwise = 0): number {
+  const text = query.get(name) ?? ''
+  return /^\d{1,9}$/.test(text) ? Number(text) : otherwise
 }
 
 /** Runs a service and turns what comes out, or what goes wrong, into a response. */

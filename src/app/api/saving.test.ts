@@ -8,7 +8,7 @@ import {
   revisionOf,
   siteId,
   stateOf,
-} from '@/server/database.fixture'
+} from '@/server/database/database.fixture'
 
 /** A passage to the database that can be cut in the middle of a save. */
 function passage(target: URL) {

@@ -1,4 +1,11 @@
-import { isStretch, type Change, type Json, type MemberChange, type StretchChange } from './change'
+import {
+  isStretch,
+  type Change,
+  type ChangePath,
+  type Json,
+  type MemberChange,
+  type StretchChange,
+} from './change'
 import { isSame } from './same'
 
 /** A change does not find what it says it finds: it was made for another state of the record. */
@@ -28,22 +35,96 @@ function exchangeStretch(change: StretchChange, there: Whole): Json {
   return unfit(change)
 }
 
-/** What a whole becomes when one change is made in it; what lies beside the change stays the same object. */
-function changed(whole: Whole, change: Change, depth: number): Whole {
-  if (depth === change.path.length) {
-    return isStretch(change) ? exchangeStretch(change, whole) : exchange(change, whole)
+/**
+ * Stretches of one text, one after the other and each further on: `at` counts in
+ * the text as it has become up to there. One pass, however many there are.
+ */
+function exchangeOnwards(changes: readonly TextChange[], text: string): string {
+  const parts: string[] = []
+  let [read, written] = [0, 0]
+  for (const change of changes) {
+    const { at, out, in: into } = change
+    const between = at - written
+    if (between < 0 || !text.startsWith(out, read + between)) unfit(change)
+    parts.push(text.slice(read, read + between), into)
+    read += between + out.length
+    written = at + into.length
   }
+  parts.push(text.slice(read))
+  return parts.join('')
+}
+
+/** The same from the end to the beginning: `at` counts in the text as it was. */
+function exchangeBackwards(changes: readonly TextChange[], text: string): string {
+  const parts: string[] = []
+  let read = 0
+  for (const change of [...changes].reverse()) {
+    const { at, out, in: into } = change
+    if (at < read || !text.startsWith(out, at)) unfit(change)
+    parts.push(text.slice(read, at), into)
+    read = at + out.length
+  }
+  parts.push(text.slice(read))
+  return parts.join('')
+}
+
+interface TextChange extends StretchChange {
+  readonly out: string
+  readonly in: string
+}
+
+const isOfText = (change: Change | undefined): change is TextChange =>
+  change !== undefined && isStretch(change) && typeof change.out === 'string'
+
+/** A change, or several stretches of one text that follow one another in one direction. */
+interface Step {
+  readonly path: ChangePath
+  readonly change: Change
+  readonly run?: readonly TextChange[]
+}
+
+/** Changes one by one, but for those that can be made in one pass. */
+function stepsOf(changes: readonly Change[]): Step[] {
+  const steps: Step[] = []
+  for (let at = 0; at < changes.length;) {
+    const first = changes[at]!
+    const run: TextChange[] = isOfText(first) ? [first] : []
+    for (let next = changes[at + run.length]; run.length && isOfText(next);) {
+      const last = run.at(-1)!
+      const isOn = run.length === 1 || next.at > last.at === run[1]!.at > run[0]!.at
+      if (!isOn || next.at === last.at || !isSame(next.path, first.path)) break
+      run.push(next)
+      next = changes[at + run.length]
+    }
+    steps.push({ path: first.path, change: first, ...(run.length > 1 ? { run } : {}) })
+    at += Math.max(1, run.length)
+  }
+  return steps
+}
+
+/** What stands at the end of a step's way, after it. */
+function atEnd({ change, run }: Step, there: Whole): Whole {
+  if (!run) return isStretch(change) ? exchangeStretch(change, there) : exchange(change, there)
+  if (typeof there !== 'string') return unfit(change)
+  const isOnwards = run[1]!.at > run[0]!.at
+  return isOnwards ? exchangeOnwards(run, there) : exchangeBackwards(run, there)
+}
+
+/** What a whole becomes when one step is made in it; what lies beside it stays the same object. */
+function changed(whole: Whole, made: Step, depth: number): Whole {
+  const { change } = made
+  if (depth === change.path.length) return atEnd(made, whole)
   const step = change.path[depth]!
   if (Array.isArray(whole) && typeof step === 'number') {
     const list = whole as readonly Json[]
     if (!(step in list)) return unfit(change)
-    const next = changed(list[step], change, depth + 1)
+    const next = changed(list[step], made, depth + 1)
     return next === undefined ? unfit(change) : list.with(step, next)
   }
   if (typeof whole !== 'object' || whole === null || Array.isArray(whole)) return unfit(change)
   const members = whole as Readonly<Record<string, Json | undefined>>
   const there = Object.hasOwn(members, step) ? members[step] : undefined
-  const next = changed(there, change, depth + 1)
+  const next = changed(there, made, depth + 1)
   if (next !== undefined) return { ...members, [step]: next }
   const { [step]: _gone, ...rest } = members
   return rest
@@ -55,6 +136,8 @@ function changed(whole: Whole, change: Change, depth: number): Whole {
  * change finds anything else than it says.
  */
 export function applyChanges<T>(record: T | undefined, changes: readonly Change[]): T | undefined {
-  return changes.reduce<Whole>((whole, change) => changed(whole, change, 0), record as Whole) as
-    T | undefined
+  return stepsOf(changes).reduce<Whole>(
+    (whole, step) => changed(whole, step, 0),
+    record as Whole,
+  ) as T | undefined
 }

@@ -83,3 +83,44 @@ test.each<[string, unknown, Change]>([
   expect(() => applyChanges(record, [change])).toThrow(ChangeUnfit)
   expect(JSON.stringify(record)).toBe(before)
 })
+
+test('many stretches of one text, forth and back, are the same made together as made one by one', () => {
+  const anyCuts = fc.uniqueArray(fc.nat({ max: 200 }), { minLength: 1, maxLength: 30 })
+  fc.assert(
+    fc.property(
+      anyCuts,
+      fc.array(fc.string({ maxLength: 4 }), { minLength: 30, maxLength: 30 }),
+      (cuts, words) => {
+        const text = Array.from({ length: 400 }, (_, i) => String.fromCharCode(97 + (i % 26))).join(
+          '',
+        )
+        const changes = [...cuts]
+          .sort((a, b) => b - a)
+          .map((cut, i): Change => ({
+            path: ['t'],
+            at: cut * 2,
+            out: text.slice(cut * 2, cut * 2 + 2),
+            in: words[i]!,
+          }))
+        const together = applyChanges({ t: text }, changes)!
+        const one = changes.reduce((now, change) => applyChanges(now, [change])!, { t: text })
+        expect(together).toEqual(one)
+        expect(applyChanges(together, reversed(changes))).toEqual({ t: text })
+        const back = reversed(changes).reduce(
+          (now, change) => applyChanges(now, [change])!,
+          together,
+        )
+        expect(back).toEqual({ t: text })
+      },
+    ),
+  )
+})
+
+test('what is changed in one pass still has to be found', () => {
+  const wrong: Change[] = [
+    { path: ['t'], at: 4, out: 'e', in: 'E' },
+    { path: ['t'], at: 0, out: 'x', in: 'A' },
+  ]
+  expect(() => applyChanges({ t: 'abcdef' }, wrong)).toThrow(ChangeUnfit)
+  expect(() => applyChanges({ t: 'abcdef' }, [...wrong].reverse())).toThrow(ChangeUnfit)
+})

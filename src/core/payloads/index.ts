@@ -1,16 +1,16 @@
 export * from './payloads'
 export { done, refused, type Problem, type Result } from './problem'
 export {
-  applySweepRequest,
   checkpointRequest,
   copyPaletteRequest,
   dryRunRequest,
   mostSent,
-  removeSlotRequest,
-  removeThemeRequest,
-  returnRequest,
+  nothingRequest,
+  presentRequest,
+  rhythmRequest,
   revokeRequest,
   saveRequest,
   shareRequest,
   stepRequest,
+  wideRequest,
 } from './requests'

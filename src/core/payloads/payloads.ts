@@ -1,4 +1,13 @@
-import type { Frame, Page, PageId, Pictures, RecordChange, ThemeId } from '../site'
+import type {
+  DocId,
+  Frame,
+  Page,
+  PageId,
+  Pictures,
+  RecordChange,
+  SectionId,
+  ThemeId,
+} from '../site'
 import type { InventoryEntry } from '../sweep'
 import type { Problem } from './problem'
 import type { BandEntry, Look, PlaceId, Use } from '../uses'
@@ -28,8 +37,8 @@ export interface SiteEntry {
   readonly name: string
   readonly frame: Frame
   readonly pageCount: number
-  /** The first page, in small. */
-  readonly first?: PageBandsEntry
+  /** The first pages, in small. */
+  readonly pages: readonly PageBandsEntry[]
 }
 
 /** A site on the shelf; one whose stored form cannot be read is told by its name alone. */
@@ -76,6 +85,15 @@ export interface ChangesSince {
   readonly canUndo: boolean
   readonly canRedo: boolean
   readonly entries: readonly Landed[]
+  /** So much happened that loading the site anew is less. */
+  readonly far?: true
+}
+
+/** What is counted over all pages. */
+export interface SiteCounts {
+  readonly revision: number
+  readonly pageCount: number
+  readonly looks: readonly Look[]
 }
 
 /** What was stored, with all that happened since the revision that the window knew. */
@@ -163,7 +181,7 @@ export interface JobState {
   readonly result?: JobResult
 }
 
-export type JobKind = 'wide' | 'publish' | 'pack' | 'tidy'
+export type JobKind = 'wide' | 'step' | 'publish' | 'pack'
 
 export interface JobResult {
   /** The revision that a wide edit left. */
@@ -172,7 +190,31 @@ export interface JobResult {
   readonly changed?: number
   /** Files that publishing wrote, for they were new or other than before. */
   readonly written?: number
+  /** The file that packing made, by its hash. */
+  readonly file?: string
 }
+
+/** What a window that listens is told. */
+export type LiveNews =
+  | ({ readonly what: 'landed' } & ChangesSince)
+  | { readonly what: 'present'; readonly windows: readonly Present[] }
+  | { readonly what: 'job'; readonly job: JobState }
+
+/** What undo and redo answer: what was stored, or, where many records are gone through, how that stands. */
+export type Stepped = Saved | { readonly job: JobState }
+
+/** The themes that are proposed for the sections of some pages. */
+export interface ProposedRhythms {
+  /** Sections of all pages that are to get one. */
+  readonly sections: number
+  readonly pages: ReadonlyArray<{
+    readonly page: PageId
+    readonly themes: ReadonlyArray<readonly [section: SectionId, theme: ThemeId]>
+  }>
+}
+
+/** Sections that share a name, wherever they are. */
+export type NamedSections = ReadonlyArray<{ readonly doc: DocId; readonly section: SectionId }>
 
 /** Somebody who has a site open. */
 export interface Present {

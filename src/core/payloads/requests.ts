@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { editSchema } from '../edit'
-import { colorDecision, typedName, slotId, themeId } from '../site'
+import { pageId, typedName } from '../site'
 import { sweepRequest } from '../sweep'
+import { wideIntent } from '../wide'
 
 /** Largest request that the server reads, in bytes of UTF-8. */
 export const mostSent = 1_000_000
@@ -24,11 +25,23 @@ export const saveRequest = z.strictObject({
 })
 export const stepRequest = z.strictObject({ base: revision })
 export const checkpointRequest = z.strictObject({ base: revision, name: typedName })
-export const returnRequest = z.strictObject({ base: revision, checkpoint: z.uuid() })
-export const removeSlotRequest = z.strictObject({ base: revision, slot: slotId, to: colorDecision })
+export const wideRequest = z.strictObject({
+  base: z.union([revision, z.literal('any')]),
+  intent: wideIntent,
+})
+export const nothingRequest = z.strictObject({})
+/** `gone` where the window goes. */
+export const presentRequest = z.strictObject({
+  window: z.uuid(),
+  page: pageId.optional(),
+  gone: z.literal(true).optional(),
+})
+/** The pages that are to get a rhythm, all where they are left out; and those that are shown. */
+export const rhythmRequest = z.strictObject({
+  pages: z.array(pageId).min(1).max(10_000).optional(),
+  shown: z.array(pageId).min(1).max(200),
+})
 export const dryRunRequest = z.strictObject({ sweep: sweepRequest })
-export const applySweepRequest = z.strictObject({ base: revision, sweep: sweepRequest })
 export const shareRequest = z.strictObject({ base: revision })
 export const revokeRequest = z.strictObject({ share: z.string().max(80) })
 export const copyPaletteRequest = z.strictObject({ to: z.string().max(80) })
-export const removeThemeRequest = z.strictObject({ base: revision, theme: themeId, to: themeId })

@@ -16,9 +16,9 @@ import {
   renderPageCss,
   renderSections,
   renderSiteCss,
-  shadesOnPages,
   type Whereabouts,
 } from './render'
+import { shadesOnPages } from './palette-css'
 
 const where: Whereabouts = {
   pictures: {},

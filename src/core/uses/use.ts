@@ -2,12 +2,12 @@ import type { Color } from '../color'
 import type { ColorDecision, DocId, ElementId, SectionId, State, StyleId, ThemeId } from '../site'
 import type { PaintedAs, RoleId } from '../theme'
 
-/** Where a colour can hide. Each place has a reader; a new one is a file and a line in `places`. */
+/** Where a colour can hide, what visitors see first before the rest. Each place has a reader; a new one is a file and a line in `places`. */
 export const placeIds = [
-  'themes',
-  'styles',
   'content',
   'shared',
+  'themes',
+  'styles',
   'embeds',
   'custom-css',
   'add-ons',

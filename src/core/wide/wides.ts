@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { giveRhythm } from './give-rhythm'
+import { giveThemes } from './give-themes'
 import { removeSlot } from './remove-slot'
 import { removeTheme } from './remove-theme'
 import { restore } from './restore'
@@ -7,7 +8,14 @@ import { sweep } from './sweep'
 import type { WideKind } from './wide'
 
 /** Every wide edit; a new one is a file and a line here. */
-export const wideKinds = { sweep, removeSlot, removeTheme, giveRhythm, restore } as const
+export const wideKinds = {
+  sweep,
+  removeSlot,
+  removeTheme,
+  giveRhythm,
+  giveThemes,
+  restore,
+} as const
 
 type IntentOf<Kind> = Kind extends WideKind<infer Intent, infer _Ready> ? Intent : never
 export type WideIntent = IntentOf<(typeof wideKinds)[keyof typeof wideKinds]>

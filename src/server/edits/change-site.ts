@@ -2,9 +2,11 @@ import type { CreationAttributes, Transaction } from 'sequelize'
 import { done, refused, type Result, type Saved } from '@/core/payloads'
 import { inTurn, lockedSiteFor, type Actor } from '../access'
 import { models, type EditRow, type SiteRow } from '../database/models'
+import { announce } from '../live/hear'
 import type { RecordChange } from '@/core/site'
 import { keepChanges } from './edit-records'
-import { entriesSince } from './since'
+import { entriesOrFar, entriesSince } from './since'
+import { standing } from './standing'
 
 /** The revision that a change is made on; a function where only the database tells, `any` where it is made anew on whatever there is. */
 export type Base = number | 'any' | ((transaction: Transaction) => Promise<number>)
@@ -39,19 +41,6 @@ export function changeSite<T>(
   })
 }
 
-/** Whether there is something to undo and to redo. */
-export async function standing(
-  siteId: string,
-  transaction: Transaction,
-): Promise<{ canUndo: boolean; canRedo: boolean }> {
-  const any = async (state: 'live' | 'undone') => {
-    const where = { siteId, standing: state }
-    const found = await models().Edit.findOne({ where, attributes: ['revision'], transaction })
-    return found !== null
-  }
-  return { canUndo: await any('live'), canRedo: await any('undone') }
-}
-
 /**
  * A change that gives the site a new revision, which it tells with all that
  * happened since `since`: everything that is told is asked before the change is
@@ -70,10 +59,11 @@ export function changeAndTell<Extra extends object>(
     if (!changed.ok) return changed
     await site.save({ transaction })
     const { revision } = site
+    await announce({ what: 'landed', site: siteId, revision }, transaction)
     return done({
       revision,
       ...(await standing(siteId, transaction)),
-      entries: await entriesSince(siteId, since, transaction),
+      ...entriesOrFar(await entriesSince(siteId, since, transaction)),
       ...changed.value,
     })
   })

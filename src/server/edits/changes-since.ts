@@ -1,8 +1,8 @@
 import { done, type ChangesSince, type Result } from '@/core/payloads'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
-import { standing } from './change-site'
-import { entriesSince } from './since'
+import { standing } from './standing'
+import { entriesOrFar, entriesSince } from './since'
 
 /** What happened to a site since a revision: all about the pages that are held, by name about the others. */
 export function changesSince(
@@ -17,7 +17,7 @@ export function changesSince(
     return done({
       revision: found.value.revision,
       ...(await standing(siteId, transaction)),
-      entries: await entriesSince(siteId, since, transaction, held),
+      ...entriesOrFar(await entriesSince(siteId, since, transaction, held)),
     })
   })
 }

@@ -8,6 +8,13 @@ import { select } from '../database/sets'
 /** Most changes, in UTF-16 units, that are told with a revision; what is beyond is named and asked for. */
 const MOST_TOLD = 60_000
 
+/** Most edits that are told one by one. */
+const MOST_ENTRIES = 300
+
+/** What is told of a list that may be too long. */
+export const entriesOrFar = (entries: Landed[] | 'far') =>
+  entries === 'far' ? { entries: [], far: true as const } : { entries }
+
 interface EditRow {
   readonly revision: number
   readonly client_id: string | null
@@ -54,14 +61,15 @@ export async function entriesSince(
   since: number,
   transaction?: Transaction,
   held?: readonly string[],
-): Promise<Landed[]> {
+): Promise<Landed[] | 'far'> {
   const edits = await select<EditRow>(
     `select revision, client_id, actor_id, kind, target, told from edits
-     where site_id = $1 and revision > $2 order by revision`,
+     where site_id = $1 and revision > $2 order by revision limit ${MOST_ENTRIES + 1}`,
     [siteId, since],
     transaction,
   )
   if (edits.length === 0) return []
+  if (edits.length > MOST_ENTRIES) return 'far'
   const sources = edits.map(({ revision, target }) => target ?? revision)
   const rows = await select<ChangesRow>(
     `select revision, kind, id, schema, changes from edit_records

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { CreationAttributes, Transaction } from 'sequelize'
 import { applyChanges, ChangeUnfit, type Change } from '@/core/changes'
 import type { EditProblem } from '@/core/edit'
-import { done, refused, type Result, type Saved } from '@/core/payloads'
+import { done, refused, type JobResult, type Result, type Saved } from '@/core/payloads'
 import { frameRef, isWholeRecord, type RecordRef, type SiteRecord } from '@/core/site'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
@@ -67,6 +67,8 @@ export interface WorkWatch {
   /** 0…1, with words for what is done. */
   readonly report: (progress: number, doing: string) => void
   readonly isCancelled: () => boolean
+  /** Told within the transaction that makes the work final. */
+  readonly landed?: (result: JobResult, transaction: Transaction) => Promise<void>
 }
 
 export const unwatched: WorkWatch = { report: () => undefined, isCancelled: () => false }
@@ -259,6 +261,8 @@ function write<Ready>(
     await addToHistory(site, told.value, [], transaction)
     if (!plan.isStep) await keepStagedChanges(job, siteId, site.revision, transaction)
     await putStaged(job, siteId, site.revision, transaction)
-    return done({ changed: totals.counted })
+    const { counted: changed } = totals
+    await watch.landed?.({ revision: site.revision, changed }, transaction)
+    return done({ changed })
   })
 }

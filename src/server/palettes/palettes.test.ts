@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { brandSheet } from '@/core/formats'
-import type { Frame, Palette } from '@/core/site'
+import type { Palette } from '@/core/site'
 import { demoSites } from '@demo/sites'
 import { localOwner } from '../access'
 import { drawBrandSheet } from './brand-sheet-pdf'
@@ -16,7 +16,6 @@ import {
   stateOf,
   stranger,
 } from '../database/database.fixture'
-import { models } from '../database/models'
 import { saveEdits, undo } from '../edits'
 import { loadFrame } from '../records'
 import { brandSheetPdf, copyPalette } from './palettes'

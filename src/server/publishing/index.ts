@@ -1,2 +1,2 @@
-export { publicationOf, publishedFile, publishedZip } from './publication'
+export { pack, packedFile, publicationOf, publishedFile, publishedZip } from './publication'
 export { publish } from './publish'

@@ -4,6 +4,8 @@ import { textFault } from '@/core/site'
 import { siteFor, type Actor } from '../access'
 import { models, type PublicationRow } from '../database/models'
 import { select } from '../database/sets'
+import { unwatched, type WorkWatch } from '../edits'
+import { hashOf } from '../records'
 import { fileStore } from '../storage'
 
 /** Where published sites are served: on an origin of their own, where the application has been given one. */
@@ -43,7 +45,11 @@ export async function publicationOf(
 }
 
 /** The published site as one archive, a file at a time; none where a file of it is gone. */
-export async function publishedZip(actor: Actor, siteId: string): Promise<Result<Uint8Array>> {
+export async function publishedZip(
+  actor: Actor,
+  siteId: string,
+  { report, isCancelled }: WorkWatch = unwatched,
+): Promise<Result<Uint8Array>> {
   const found = await siteFor(actor, 'read', siteId)
   if (!found.ok) return found
   const files = await select<{ name: string; hash: string }>(
@@ -57,15 +63,47 @@ export async function publishedZip(actor: Actor, siteId: string): Promise<Result
     if (error) throw error
     chunks.push(chunk)
   })
-  for (const { name, hash } of files) {
+  for (const [at, { name, hash }] of files.entries()) {
+    if (isCancelled()) return refused({ code: 'cancelled' })
     const data = await store.get(hash)
     if (!data) return refused({ code: 'publication-gone' })
     const entry = new ZipDeflate(`${siteId}/${name}`, { level: 6 })
     zip.add(entry)
     entry.push(new Uint8Array(data), true)
+    report(at / files.length, 'packing')
   }
   zip.end()
   return done(new Uint8Array(Buffer.concat(chunks)))
+}
+
+/** Packs the published site and keeps the archive for a while; its hash. */
+export async function pack(
+  actor: Actor,
+  siteId: string,
+  watch: WorkWatch,
+): Promise<Result<string>> {
+  const zip = await publishedZip(actor, siteId, watch)
+  if (!zip.ok) return zip
+  const hash = hashOf(zip.value)
+  await fileStore().put(hash, zip.value)
+  return done(hash)
+}
+
+/** An archive that was packed for a site, as the work which packed it names it. */
+export async function packedFile(
+  actor: Actor,
+  siteId: string,
+  hash: string,
+): Promise<Result<Uint8Array>> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok) return found
+  const [job] = await select<{ id: string }>(
+    `select id from jobs where site_id = $1 and kind = 'pack' and state = 'done'
+       and result = $2 limit 1`,
+    [siteId, JSON.stringify({ file: hash })],
+  )
+  const data = job && (await fileStore().get(hash))
+  return data ? done(data) : refused({ code: 'publication-gone' })
 }
 
 /** One file of a published site, for anybody who asks: published is public. */

@@ -19,7 +19,7 @@ import { inTurn, siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { models } from '../database/models'
 import { insertRows, select, tell } from '../database/sets'
-import type { WorkWatch } from '../edits'
+import { unwatched, type WorkWatch } from '../edits'
 import {
   hashOf,
   keepStates,
@@ -225,7 +225,7 @@ async function exchangeList(
 export async function publish(
   actor: Actor,
   siteId: string,
-  watch: WorkWatch = { report: () => undefined, isCancelled: () => false },
+  watch: WorkWatch = unwatched,
 ): Promise<Result<Publication & { readonly written: number }>> {
   const allowed = await siteFor(actor, 'publish', siteId)
   if (!allowed.ok) return allowed
@@ -244,7 +244,9 @@ export async function publish(
         const states = await statesOfKind(siteId, allRecordKinds, transaction)
         return done({ ...wrote, revision, states, before: source.before })
       })
-      return made.ok ? done(await putInPlace(siteId, made.value, turn)) : made
+      if (!made.ok) return made
+      await watch.landed?.({ written: made.value.written }, turn)
+      return done(await putInPlace(siteId, made.value, turn))
     }),
   )
 }

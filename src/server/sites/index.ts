@@ -1,4 +1,5 @@
 export { createSite, type NewSite } from './create'
-export { listSites, loadPage, loadSite } from './load'
-export { listPages } from './pages'
+export { siteCounts } from './counts'
+export { listSites, loadPage, loadSite, openSite } from './load'
+export { listPages, pageBeside } from './pages'
 export { listPictures, picturesShownIn, readPicture, type PictureFile } from './pictures'

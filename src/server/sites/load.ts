@@ -11,11 +11,14 @@ import { isUnreadable, textFault, type Page } from '@/core/site'
 import { sharedReading, siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { models } from '../database/models'
-import { standing } from '../edits/change-site'
+import { standing } from '../edits/standing'
 import { loadFrame, loadRecords } from '../records'
 import { countPages, pageWindow } from './pages'
 import { picturesShownIn } from './pictures'
 import { siteLooks } from '../uses/looks'
+
+/** Pages of a site that the shelf shows. */
+const FIRST = 7
 
 /** All sites that the actor may see; one that cannot be read is told, and takes no other with it. */
 export function listSites(actor: Actor): Promise<ShelfEntry[]> {
@@ -31,9 +34,9 @@ export function listSites(actor: Actor): Promise<ShelfEntry[]> {
     for (const { id, name } of rows) {
       try {
         const frame = await loadFrame(id, transaction)
-        const [first] = await pageWindow(id, 0, 1, transaction)
+        const pages = await pageWindow(id, 0, FIRST, transaction)
         const pageCount = await countPages(id, transaction)
-        entries.push({ id, name, frame, pageCount, ...(first ? { first } : {}) })
+        entries.push({ id, name, frame, pageCount, pages })
       } catch (error) {
         if (!isUnreadable(error)) throw error
         entries.push({ id, name, unreadable: true })
@@ -87,4 +90,19 @@ function readPage(actor: Actor, siteId: string, pageId: string): Promise<Result<
     const pictures = await picturesShownIn(siteId, [page], transaction)
     return done({ page, pictures, revision: found.value.revision })
   })
+}
+
+/** A site with its first page, both of one moment: what a window begins with. */
+export async function openSite(
+  actor: Actor,
+  siteId: string,
+): Promise<Result<{ readonly site: LoadedSite; readonly page: LoadedPage }>> {
+  const site = await loadSite(actor, siteId)
+  if (!site.ok) return site
+  const [first] = await pageWindow(siteId, 0, 1)
+  const page = first ? await loadPage(actor, siteId, first.id) : refused({ code: 'not-found' })
+  if (!page.ok) return page
+  // Somebody changed the site between the two.
+  if (page.value.revision !== site.value.revision) return openSite(actor, siteId)
+  return done({ site: site.value, page: page.value })
 }

@@ -1,5 +1,11 @@
 import type { Transaction } from 'sequelize'
-import { done, type PageBandsEntry, type PageWindow, type Result } from '@/core/payloads'
+import {
+  done,
+  type PageEntry,
+  type PageBandsEntry,
+  type PageWindow,
+  type Result,
+} from '@/core/payloads'
 import { textFault, type PageId } from '@/core/site'
 import type { BandEntry } from '@/core/uses'
 import { siteFor, type Actor } from '../access'
@@ -88,4 +94,25 @@ export function listPages(
     const pages = await withBands(rows, transaction)
     return done({ revision, total: rows[0]?.total ?? 0, from, pages })
   })
+}
+
+/** The page right before or after another one in their order; null at the end. */
+export async function pageBeside(
+  actor: Actor,
+  siteId: string,
+  pageId: string,
+  way: 'before' | 'after',
+): Promise<Result<PageEntry | null>> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok) return found
+  if (textFault(pageId)) return done(null)
+  const [than, direction] = way === 'after' ? ['>', 'asc'] : ['<', 'desc']
+  const [row] = await select<PageEntry>(
+    `select r.id, r.title, r.path from records r, records own
+     where own.site_id = $1 and own.kind = 'page' and own.id = $2
+       and r.site_id = $1 and r.kind = 'page' and (r.position, r.id) ${than} (own.position, own.id)
+     order by r.position ${direction}, r.id ${direction} limit 1`,
+    [siteId, pageId],
+  )
+  return done(row ?? null)
 }

@@ -1,8 +1,25 @@
 import type { Transaction } from 'sequelize'
-import type { PageId, Paint, SectionId, ThemeId } from '@/core/site'
+import {
+  done,
+  type NamedSections,
+  type ProposedRhythms,
+  type Result,
+  type ThemeUses,
+} from '@/core/payloads'
+import {
+  textFault,
+  type DocId,
+  type PageId,
+  type Paint,
+  type SectionId,
+  type ThemeId,
+} from '@/core/site'
 import type { BandEntry } from '@/core/uses'
-import type { PageBands } from '@/core/wide'
+import { rhythmsFor, type PageBands } from '@/core/wide'
+import { siteFor, type Actor } from '../access'
+import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
+import { loadFrame } from '../records'
 
 export interface BandRow {
   readonly section: SectionId
@@ -36,10 +53,50 @@ export async function allBands(siteId: string, transaction?: Transaction): Promi
 }
 
 /** How many sections of the whole site have each theme. */
-export async function themeUses(siteId: string): Promise<Record<string, number>> {
+export async function themeUses(actor: Actor, siteId: string): Promise<Result<ThemeUses>> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok) return found
   const rows = await select<{ theme: string; count: number }>(
     'select theme, count(*)::int as count from bands where site_id = $1 group by theme',
     [siteId],
   )
-  return Object.fromEntries(rows.map(({ theme, count }) => [theme, count]))
+  return done(Object.fromEntries(rows.map(({ theme, count }) => [theme, count])))
+}
+
+/** The rhythm that is proposed for some pages (all where none are named), of those that are shown. */
+export function proposedRhythms(
+  actor: Actor,
+  siteId: string,
+  shown: readonly PageId[],
+  wanted?: readonly PageId[],
+): Promise<Result<ProposedRhythms>> {
+  return atOneMoment(async (transaction) => {
+    const found = await siteFor(actor, 'read', siteId, transaction)
+    if (!found.ok) return found
+    const frame = await loadFrame(siteId, transaction)
+    const rhythms = rhythmsFor(frame, await allBands(siteId, transaction), wanted)
+    const pages = shown.flatMap((page) => {
+      const themes = rhythms.get(page)
+      return themes ? [{ page, themes: [...themes] }] : []
+    })
+    const sections = [...rhythms.values()].reduce((all, themes) => all + themes.size, 0)
+    return done({ sections, pages })
+  })
+}
+
+/** Every section of a name, over all pages, header and footer. */
+export async function namedSections(
+  actor: Actor,
+  siteId: string,
+  name: string,
+): Promise<Result<NamedSections>> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok) return found
+  if (textFault(name)) return done([])
+  const rows = await select<{ doc: DocId; section: SectionId }>(
+    `select r.id as doc, b.section from bands b join records r on r.no = b.record
+     where b.site_id = $1 and b.name = $2 order by r.kind, r.position, r.id, b.n`,
+    [siteId, name],
+  )
+  return done(rows)
 }

@@ -1,4 +1,4 @@
 export { checkIndex, type IndexFault } from './check'
 export { dryRun, keptPlan, planHits } from './dry-run'
 export { inventory, slotUses } from './inventory'
-export { themeUses } from './bands'
+export { namedSections, proposedRhythms, themeUses } from './bands'

@@ -1,7 +1,8 @@
 'use client'
 
-import type { DragEvent } from 'react'
-import { useEditorState } from '../editor'
+import { useEffect, useState, type DragEvent } from 'react'
+import type { Picture } from '@/core/site'
+import { useEditor, useEditorState } from '../editor'
 import { FileButton } from '../kit'
 
 interface PictureSourceProps {
@@ -9,9 +10,25 @@ interface PictureSourceProps {
   readonly busy?: boolean
 }
 
+/** The pictures of the site, asked for when they are to be chosen from. */
+function usePictures(): readonly Picture[] {
+  const { client } = useEditor()
+  const [pictures, setPictures] = useState<readonly Picture[]>([])
+  useEffect(() => {
+    let current = true
+    void client.pictures().then((result) => {
+      if (current && result.ok) setPictures(result.value)
+    })
+    return () => {
+      current = false
+    }
+  }, [client])
+  return pictures
+}
+
 /** Where a picture comes from: chosen, dropped, or one of the site's own. */
 export function PictureSource({ onTake, busy }: PictureSourceProps) {
-  const assets = useEditorState((state) => state.assets)
+  const pictures = usePictures()
   const siteId = useEditorState((state) => state.siteId)
   const drop = (event: DragEvent) => {
     event.preventDefault()
@@ -28,7 +45,7 @@ export function PictureSource({ onTake, busy }: PictureSourceProps) {
         {busy ? 'Looking at the picture …' : 'Choose a picture, or drop one here'}
       </FileButton>
       <div className="flex flex-wrap gap-1.5">
-        {Object.values(assets).map(({ id, alt }) => (
+        {pictures.map(({ id, alt }) => (
           <button
             key={id}
             type="button"

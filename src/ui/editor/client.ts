@@ -1,22 +1,32 @@
 import {
   refused,
+  type ChangesSince,
   type CheckpointEntry,
   type DryRun,
-  type HistoryEntry,
+  type HistoryPage,
+  type HitWindow,
   type Inventory,
+  type JobState,
   type LoadedPage,
   type LoadedSite,
+  type NamedSections,
+  type PageEntry,
+  type PageWindow,
   type Problem,
+  type ProposedRhythms,
   type Publication,
   type Result,
   type Saved,
   type ShareEntry,
+  type SiteCounts,
   type SiteName,
   type SlotUses,
+  type Stepped,
+  type ThemeUses,
 } from '@/core/payloads'
-import type { ColorDecision, SlotId, ThemeId } from '@/core/site'
-import type { Edit } from '@/core/edit'
+import type { PageId, Picture } from '@/core/site'
 import type { SweepRequest } from '@/core/sweep'
+import type { SiteTransport } from '@/core/sync'
 
 /** A server that cannot be reached counts as a database that is away: keep, wait, send again. */
 async function call<T>(path: string, body?: unknown): Promise<Result<T>> {
@@ -43,39 +53,56 @@ async function call<T>(path: string, body?: unknown): Promise<Result<T>> {
   }
 }
 
-export interface PendingEdit {
-  readonly clientId: string
-  readonly edit: Edit
-  /** In words, with the names that held before it. */
-  readonly told?: string
+const query = (values: Readonly<Record<string, string | number | undefined>>) => {
+  const given = Object.entries(values).filter(([, value]) => value !== undefined)
+  return new URLSearchParams(given.map(([name, value]) => [name, String(value)])).toString()
 }
 
-/** The one way to the server. */
-export function siteClient(site: string) {
+/** What keeps a site in step with the server. */
+export function siteTransport(site: string): SiteTransport {
   const at = encodeURIComponent(site)
   return {
     loadSite: () => call<LoadedSite>(at),
-    loadPage: (page: string) => call<LoadedPage>(`${at}/pages/${encodeURIComponent(page)}`),
-    save: (base: number, edits: readonly PendingEdit[]) =>
+    loadPage: (page) => call<LoadedPage>(`${at}/pages/${encodeURIComponent(page)}`),
+    counts: () => call<SiteCounts>(`${at}/counts`),
+    save: (base, edits) =>
       call<Saved>(`${at}/edits`, {
         base,
         edits: edits.map(({ clientId, edit }) => ({ clientId, edit })),
       }),
-    step: (kind: 'undo' | 'redo', base: number) => call<Saved>(`${at}/${kind}`, { base }),
-    history: () => call<HistoryEntry[]>(`${at}/edits`),
+    changes: (since, held) =>
+      call<ChangesSince>(`${at}/changes?${query({ since, pages: held.join(',') })}`),
+    step: (kind, base) => call<Stepped>(`${at}/${kind}`, { base }),
+    wide: (base, intent) => call<JobState>(`${at}/wide`, { base, intent }),
+    publish: () => call<JobState>(`${at}/publication`, {}),
+    job: (id) => call<JobState>(`${at}/jobs/${encodeURIComponent(id)}`),
+    cancel: (id) => call<null>(`${at}/jobs/${encodeURIComponent(id)}/cancel`, {}),
+  }
+}
+
+/** Everything else that a window asks and tells the server. */
+export function siteClient(site: string) {
+  const at = encodeURIComponent(site)
+  return {
+    pages: (from: number, count: number, search?: string) =>
+      call<PageWindow>(`${at}/pages?${query({ from, count, search })}`),
+    pageBeside: (page: PageId, by: number) =>
+      call<PageEntry | null>(
+        `${at}/pages/${encodeURIComponent(page)}/beside?${query({ by: by < 0 ? 'before' : 'after' })}`,
+      ),
+    pictures: (after?: string) => call<readonly Picture[]>(`${at}/pictures?${query({ after })}`),
+    history: (before?: number) => call<HistoryPage>(`${at}/edits?${query({ before })}`),
     checkpoints: () => call<CheckpointEntry[]>(`${at}/checkpoints`),
     takeCheckpoint: (base: number, name: string) => call<null>(`${at}/checkpoints`, { base, name }),
-    returnTo: (base: number, checkpoint: string) =>
-      call<Saved>(`${at}/checkpoints/return`, { base, checkpoint }),
     inventory: () => call<Inventory>(`${at}/inventory`),
     dryRun: (sweep: SweepRequest) => call<DryRun>(`${at}/sweep/dry-run`, { sweep }),
-    sweep: (base: number, sweep: SweepRequest) =>
-      call<Saved & { changed: number }>(`${at}/sweep`, { base, sweep }),
-    removeSlot: (base: number, slot: SlotId, to: ColorDecision) =>
-      call<Saved>(`${at}/slots/remove`, { base, slot, to }),
-    removeTheme: (base: number, theme: ThemeId, to: ThemeId) =>
-      call<Saved>(`${at}/themes/remove`, { base, theme, to }),
+    hits: (plan: string, from: number, count: number) =>
+      call<HitWindow>(`${at}/sweep/plans/${encodeURIComponent(plan)}?${query({ from, count })}`),
+    rhythms: (shown: readonly PageId[], pages?: readonly PageId[]) =>
+      call<ProposedRhythms>(`${at}/rhythm`, { shown, ...(pages ? { pages } : {}) }),
+    sectionsNamed: (name: string) => call<NamedSections>(`${at}/sections?${query({ name })}`),
     slotUses: (slot: string) => call<SlotUses>(`${at}/slots/${encodeURIComponent(slot)}/uses`),
+    themeUses: () => call<ThemeUses>(`${at}/themes/uses`),
     shares: () => call<ShareEntry[]>(`${at}/shares`),
     share: (base: number) => call<ShareEntry>(`${at}/shares`, { base }),
     revokeShare: (share: string) => call<null>(`${at}/shares/revoke`, { share }),
@@ -83,8 +110,10 @@ export function siteClient(site: string) {
     otherSites: () => call<SiteName[]>(`${at}/palette/copy`),
     brandSheetAddress: `/api/sites/${site}/palette/brand-sheet`,
     publication: () => call<Publication | null>(`${at}/publication`),
-    publish: (base: number) => call<Publication>(`${at}/publication`, { base }),
     zipAddress: `/api/sites/${at}/publication/zip`,
+    present: (window: string, page?: PageId) => call<null>(`${at}/present`, { window, page }),
+    goneAddress: `/api/sites/${at}/present`,
+    liveAddress: (since: number) => `/api/sites/${at}/live?${query({ since })}`,
   }
 }
 

@@ -2,16 +2,16 @@
 
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react'
 import { useStore } from 'zustand'
-import type { LoadedSite } from '@/core/payloads'
-import type { Page } from '@/core/site'
+import type { LoadedPage, LoadedSite } from '@/core/payloads'
+import { createEditor } from './editor'
+import { followLive } from './live'
 import type { Editor, EditorState } from './state'
-import { createEditor } from './store'
 
 const EditorContext = createContext<Editor | null>(null)
 
 interface EditorProviderProps {
   readonly site: LoadedSite
-  readonly page: Page
+  readonly page: LoadedPage
   readonly children: ReactNode
 }
 
@@ -19,6 +19,7 @@ export function EditorProvider({ site, page, children }: EditorProviderProps) {
   const [editor] = useState(() => createEditor(site, page))
   useEffect(() => {
     editor.resume()
+    const stopLive = followLive(editor)
     const onFocus = () => void editor.catchUp()
     // A window that is closed takes what it has not sent with it.
     const onLeave = (event: BeforeUnloadEvent) => {
@@ -27,6 +28,7 @@ export function EditorProvider({ site, page, children }: EditorProviderProps) {
     window.addEventListener('focus', onFocus)
     window.addEventListener('beforeunload', onLeave)
     return () => {
+      stopLive()
       window.removeEventListener('focus', onFocus)
       window.removeEventListener('beforeunload', onLeave)
     }

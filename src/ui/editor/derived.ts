@@ -1,35 +1,52 @@
 'use client'
 
-import { useDeferredValue, useMemo } from 'react'
+import { useDeferredValue, useMemo, useSyncExternalStore } from 'react'
+import type { PageBandsEntry } from '@/core/payloads'
 import { spotsOnPage, type Spot } from '@/core/resolve'
 import { afterDark } from '@/core/generate'
-import type { Page, SiteDocs } from '@/core/site'
+import type { Body, Page, SiteDocs } from '@/core/site'
 import type { RoleId } from '@/core/theme'
-import { reachOf, summarize, type Reach } from '@/core/uses'
-import { useEditorState } from './context'
-import { isAfterDark, type Selection } from './state'
+import { bandsOf, looksOf, reachOf, type Look, type Reach } from '@/core/uses'
+import { useEditor, useEditorState } from './context'
+import type { PageList } from './page-list'
+import { isAfterDark, type EditorState, type Selection } from './state'
+
+const looksByBody = new WeakMap<Body, readonly Look[]>()
+
+/** The looks of a body, read once as long as it stays as it is. */
+function keptLooks(body: Body): readonly Look[] {
+  const known = looksByBody.get(body)
+  if (known) return known
+  const looks = looksOf(body)
+  looksByBody.set(body, looks)
+  return looks
+}
+
+/** How many things are coloured alike over the whole site: what is at hand as it is here, the rest as it was counted. */
+export const looksOfSite = ({ docs, otherLooks }: Pick<EditorState, 'docs' | 'otherLooks'>) => [
+  ...keptLooks(docs.frame.body),
+  ...Object.values(docs.pages).flatMap(({ body }) => keptLooks(body)),
+  ...otherLooks,
+]
 
 /** How many painted things each slot and role reaches, over the whole site; counted after what was changed is drawn. */
 export function useReach(): Reach {
-  const frame = useDeferredValue(useEditorState((state) => state.docs.frame))
-  const pages = useDeferredValue(useEditorState((state) => state.pages))
-  return useMemo(
-    () => reachOf(frame, [summarize(frame.body), ...pages.map(({ summary }) => summary)]),
-    [frame, pages],
-  )
+  const docs = useDeferredValue(useEditorState((state) => state.docs))
+  const otherLooks = useDeferredValue(useEditorState((state) => state.otherLooks))
+  return useMemo(() => reachOf(docs.frame, looksOfSite({ docs, otherLooks })), [docs, otherLooks])
 }
 
 /** The roles that anything on the site is coloured by. What a theme decides for them does not matter to that. */
 export function useUsedRoles(): ReadonlySet<RoleId> {
-  const frame = useEditorState((state) => state.docs.frame)
-  const pages = useEditorState((state) => state.pages)
-  const { styles, body } = frame
-  const themes = frame.themes.order
+  const docs = useEditorState((state) => state.docs)
+  const otherLooks = useEditorState((state) => state.otherLooks)
+  const { styles, body } = docs.frame
+  const themes = docs.frame.themes.order
   return useMemo(() => {
-    const { roles } = reachOf(frame, [summarize(body), ...pages.map(({ summary }) => summary)])
+    const { roles } = reachOf(docs.frame, looksOfSite({ docs, otherLooks }))
     return new Set(Object.keys(roles).map((key) => key.split('/')[1] as RoleId))
     // eslint-disable-next-line react-hooks/exhaustive-deps -- of the frame only these matter
-  }, [styles, body, themes, pages])
+  }, [styles, body, themes, docs.pages, otherLooks])
 }
 
 export function usePage(): Page | undefined {
@@ -51,4 +68,35 @@ export function useSpots(): Spot[] {
 
 export function spotOfSelection(spots: readonly Spot[], selection: Selection): Spot | undefined {
   return spots.find(({ doc, section }) => doc === selection.doc && section.id === selection.section)
+}
+
+/** A page in small, as it is here. */
+const entryOf = ({ id, title, path, body }: Page): PageBandsEntry => ({
+  id,
+  title,
+  path,
+  bands: bandsOf(body),
+})
+
+/** The list of all pages, as far as it came into view; pages at hand as they are here. */
+export function usePageList(): {
+  readonly total: number
+  readonly at: (index: number) => PageBandsEntry | undefined
+  readonly need: PageList['need']
+} {
+  const { pages } = useEditor()
+  const held = useEditorState((state) => state.docs.pages)
+  const { total, known } = useSyncExternalStore(pages.subscribe, pages.getState, pages.getState)
+  const at = (index: number) => {
+    const entry = known.get(index)
+    const own = entry && held[entry.id]
+    return own ? entryOf(own) : entry
+  }
+  return { total, at, need: pages.need }
+}
+
+/** The page that is shown, in small. */
+export function useShownPage(): PageBandsEntry | undefined {
+  const page = usePage()
+  return useMemo(() => page && entryOf(page), [page])
 }

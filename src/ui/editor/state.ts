@@ -1,23 +1,13 @@
 import type { StoreApi } from 'zustand/vanilla'
-import type { Edit, EditProblem } from '@/core/edit'
 import type { ReadProblem } from '@/core/formats'
 import type { HarmonyId, HueFamily, Mood } from '@/core/palette'
-import type { PageEntry, Problem, Result } from '@/core/payloads'
-import type {
-  Assets,
-  Candidate,
-  DocId,
-  ElementId,
-  PageId,
-  SectionId,
-  SiteDocs,
-  SlotId,
-  ThemeId,
-} from '@/core/site'
+import type { Problem } from '@/core/payloads'
+import type { Candidate, DocId, ElementId, PageId, SectionId, SlotId, ThemeId } from '@/core/site'
 import type { RoleId } from '@/core/theme'
 import type { FoundColor } from '@/workers/picture.worker'
-import type { Clash } from './clashes'
-import type { PendingEdit, SiteClient } from './client'
+import type { SiteSync, SyncState } from '@/core/sync'
+import type { SiteClient } from './client'
+import type { PageList } from './page-list'
 
 /** What is chosen on the stage: a section, or an element in it, and one of its colours. */
 export interface Selection {
@@ -79,30 +69,10 @@ export interface SheetCells {
   readonly themes: readonly ThemeId[]
 }
 
-/** `waiting`: changes are kept here and are sent again by themselves. */
-export type SaveState = 'saved' | 'saving' | 'waiting'
-
-/** A change that could not be kept, and why. */
-export interface LostEdit {
-  readonly told: string
-  readonly problem: Problem
-}
-
 export type DeviceWidth = 'desktop' | 'tablet' | 'phone'
 
-export interface EditorState {
-  readonly siteId: string
-  readonly docs: SiteDocs
-  readonly pages: readonly PageEntry[]
-  readonly assets: Assets
-  readonly revision: number
-  readonly canUndo: boolean
-  readonly canRedo: boolean
-  readonly pending: readonly PendingEdit[]
-  readonly saveState: SaveState
-  readonly lost: readonly LostEdit[]
-  /** Changes of ours where somebody else has changed the same. */
-  readonly clashes: readonly Clash[]
+/** What one window shows, and nobody else: nothing of it is stored. */
+export interface ViewState {
   readonly pageId: PageId
   readonly selection?: Selection
   /** The slot whose uses are outlined on the stage. */
@@ -121,29 +91,37 @@ export interface EditorState {
   /** Whether the dark edition is shown and decided, rather than the light one. */
   readonly afterDark: boolean
   readonly width: DeviceWidth
-  /** Counts every change of the stored state, so that views of it know when to ask anew. */
-  readonly generation: number
 }
 
-export interface Editor {
-  readonly store: StoreApi<EditorState>
+export type EditorState = SyncState & ViewState
+
+/** A state that can be looked at and followed; what changes it stands beside it. */
+export type Watched<State> = Pick<StoreApi<State>, 'getState' | 'getInitialState' | 'subscribe'>
+
+export interface Editor extends Pick<
+  SiteSync,
+  | 'dispatch'
+  | 'carryOut'
+  | 'step'
+  | 'wide'
+  | 'publish'
+  | 'cancel'
+  | 'onServer'
+  | 'catchUp'
+  | 'dismissLost'
+  | 'resume'
+  | 'hear'
+> {
+  readonly store: Watched<EditorState>
   readonly client: SiteClient
-  /** Carries an edit out at once; it is stored in the background. Gives what is wrong, which the caller tells. */
-  readonly dispatch: (edit: Edit) => EditProblem | undefined
-  /** The same, and tells by itself what could not be done; false then. */
-  readonly carryOut: (edit: Edit) => boolean
+  /** All pages of the site, as far as they have come into view. */
+  readonly pages: PageList
+  /** The name of this window among those that have the site open. */
+  readonly window: string
+  /** Changes what this window shows; the documents change by edits alone. */
+  readonly show: (view: Partial<ViewState>) => void
   /** Shows a page; gives why it cannot be shown, which the caller tells. */
   readonly openPage: (page: PageId) => Promise<Problem | undefined>
-  /** Loads pages that edits will touch and that are not at hand. */
-  readonly needPages: (pages: readonly PageId[]) => Promise<boolean>
-  readonly step: (kind: 'undo' | 'redo') => Promise<Problem | undefined>
-  /** Runs something on the server that needs every pending edit stored first, then loads what it left. */
-  readonly onServer: <T>(work: (base: number) => Promise<Result<T>>) => Promise<Result<T>>
-  /** Asks whether another window has changed the site, and follows. */
-  readonly catchUp: () => Promise<void>
-  readonly dismissLost: () => void
-  /** Sends what a reload of the window left unsent. */
-  readonly resume: () => void
 }
 
 /** Whether the dark edition is looked at: a site that has none any more is seen in its light one. */

@@ -13,12 +13,13 @@ interface MenuProps extends Pick<
   /** The button that opens it. */
   readonly trigger: ReactElement
   readonly children: ReactNode
+  readonly onOpenChange?: (open: boolean) => void
 }
 
 /** A list of things to do, behind a button. */
-export function Menu({ trigger, children, ...place }: MenuProps) {
+export function Menu({ trigger, children, onOpenChange, ...place }: MenuProps) {
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root onOpenChange={onOpenChange}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content

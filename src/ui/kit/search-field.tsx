@@ -1,4 +1,7 @@
+import type { Ref } from 'react'
+
 interface SearchFieldProps {
+  readonly ref?: Ref<HTMLInputElement>
   readonly label: string
   readonly placeholder?: string
   readonly value: string
@@ -8,6 +11,7 @@ interface SearchFieldProps {
 
 /** One line that narrows a list while it is typed. */
 export function SearchField({
+  ref,
   label,
   placeholder,
   value,
@@ -16,6 +20,7 @@ export function SearchField({
 }: SearchFieldProps) {
   return (
     <input
+      ref={ref}
       type="search"
       aria-label={label}
       placeholder={placeholder ?? label}

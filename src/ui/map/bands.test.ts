@@ -1,5 +1,5 @@
 import { demoSites } from '@demo/sites'
-import { summarize } from '@/core/uses'
+import { bandsOf as bandsIn } from '@/core/uses'
 import type { Frame, ThemeId } from '@/core/site'
 import { bandsOnPage, withThemes } from './bands'
 
@@ -8,7 +8,7 @@ const entries = pages.map(({ id, title, path, body }) => ({
   id,
   title,
   path,
-  summary: summarize(body),
+  bands: bandsIn(body),
 }))
 const entry = (id: string) => entries.find((each) => each.id === id)!
 const bandsOf = (id: string, site: Frame = frame) => bandsOnPage('tern', site, entry(id) as never)
@@ -17,7 +17,7 @@ test('a page is its header, its sections and its footer, top to bottom', () => {
   const names = bandsOf('home').map(({ name }) => name)
   expect(names[0]).toBe('Header')
   expect(names.at(-1)).toBe('Footer')
-  expect(names.slice(1, -1)).toEqual(entry('home').summary.bands.map(({ name }) => name))
+  expect(names.slice(1, -1)).toEqual(entry('home').bands.map(({ name }) => name))
 })
 
 test('a header that blends looks like the section under it, page by page', () => {

@@ -1,4 +1,4 @@
-import type { PageEntry } from '@/core/payloads'
+import type { PageBandsEntry } from '@/core/payloads'
 import {
   sectionsInOrder,
   type DocId,
@@ -77,11 +77,11 @@ function blended({ doc, section, name }: Band, under: Band): Band {
 }
 
 /**
- * Header, bands and footer of a page from its summary: the page itself need not
+ * Header, bands and footer of a page in small: the page itself need not
  * be loaded. A header that blends looks like the band under it.
  */
-export function bandsOnPage(siteId: string, frame: Frame, page: PageEntry): Band[] {
-  const own = page.summary.bands.map((band) => bandOf(siteId, frame, page.id, band))
+export function bandsOnPage(siteId: string, frame: Frame, page: PageBandsEntry): Band[] {
+  const own = page.bands.map((band) => bandOf(siteId, frame, page.id, band))
   const [under] = own
   const shared = (isFooter: boolean) =>
     sectionsInOrder(frame.body)

@@ -1,11 +1,11 @@
-import type { PageEntry } from '@/core/payloads'
+import type { PageBandsEntry } from '@/core/payloads'
 import type { Frame } from '@/core/site'
 import { bandsOnPage } from './bands'
 
 interface PageStackProps {
   readonly siteId: string
   readonly frame: Frame
-  readonly page: PageEntry
+  readonly page: PageBandsEntry
   /** Class of one band: its height; header and footer are half of it. */
   readonly band: string
   readonly shared?: string

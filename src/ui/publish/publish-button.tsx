@@ -31,12 +31,9 @@ export function PublishButton() {
   }
   const publish = async () => {
     setPhase({ at: 'publishing' })
-    const result = await editor.onServer((base) => editor.client.publish(base))
-    setPhase(
-      result.ok
-        ? { at: 'ready', publication: result.value }
-        : { at: 'failed', words: problemWords(result.problem) },
-    )
+    const result = await editor.publish()
+    if (result.ok) await show()
+    else setPhase({ at: 'failed', words: problemWords(result.problem) })
   }
   const publication = phase.at === 'ready' ? phase.publication : null
   return (

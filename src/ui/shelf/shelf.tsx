@@ -40,14 +40,14 @@ function Unreadable({ site: { name } }: { readonly site: ShelfEntry }) {
   )
 }
 
-function SiteCard({ site: { id, name, frame, pages } }: { readonly site: SiteEntry }) {
+function SiteCard({ site: { id, name, frame, pages, pageCount } }: { readonly site: SiteEntry }) {
   return (
     <Link
       href={`/sites/${id}`}
       className="block overflow-hidden rounded-lg border border-edge-strong/50 bg-raised hover:border-strong"
     >
       <span className="flex h-44 items-start gap-2.5 bg-well px-5 pt-5" aria-hidden>
-        {pages.slice(0, 7).map((page) => (
+        {pages.map((page) => (
           <span
             key={page.id}
             className="block max-w-16 flex-1 overflow-hidden rounded-t-sm shadow-sm"
@@ -68,7 +68,7 @@ function SiteCard({ site: { id, name, frame, pages } }: { readonly site: SiteEnt
       <span className="flex items-baseline justify-between px-5 py-3.5">
         <span className="text-[15px] font-bold">{name}</span>
         <span className="text-soft">
-          {counted(pages.length, 'page')}, {counted(frame.palette.order.length, 'slot')},{' '}
+          {counted(pageCount, 'page')}, {counted(frame.palette.order.length, 'slot')},{' '}
           {counted(frame.themes.order.length, 'theme')}
         </span>
       </span>

@@ -42,12 +42,12 @@ function bind(editor: Editor, slot: SlotId, target: Selection): void {
       : { type: 'setSectionColor', ...shared, section: target.section },
   )
   if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
-  else editor.store.setState({ selection: target })
+  else editor.show({ selection: target })
 }
 
 /** Ends a drag: a colour onto a slot's row, a slot onto another pan, or a slot onto the stage. */
 export function drop(editor: Editor, event: DragEndEvent): void {
-  editor.store.setState({ dropTarget: undefined })
+  editor.show({ dropTarget: undefined })
   const dragged = String(event.active.id)
   const over = event.over ? String(event.over.id) : ''
   const color = givenColor(dragged)
@@ -55,7 +55,7 @@ export function drop(editor: Editor, event: DragEndEvent): void {
   if (color !== undefined) {
     const row = /^take:(\d+)$/.exec(over)?.[1]
     if (trial && row !== undefined) {
-      editor.store.setState({ trial: exchange(trial, Number(row), Number(color)) })
+      editor.show({ trial: exchange(trial, Number(row), Number(color)) })
     }
     return
   }

@@ -1,8 +1,10 @@
 'use client'
 
 import { useEffect } from 'react'
+import { toast } from 'sonner'
 import { newSeed, trialOfSeed } from '../studies'
 import { openAndTell, stepAndTell, type DeviceWidth, type Editor } from '../editor'
+import { problemWords } from '../words'
 
 /** Every shortcut, as the help lists it. */
 export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
@@ -27,10 +29,13 @@ function isTyping(target: EventTarget | null): boolean {
   return target instanceof HTMLElement && target.closest('input, textarea, [role=dialog]') !== null
 }
 
-function turnPage(editor: Editor, by: number): void {
-  const { pages, pageId } = editor.store.getState()
-  const next = pages[pages.findIndex(({ id }) => id === pageId) + by]
-  if (next) void openAndTell(editor, next.id)
+async function turnPage(editor: Editor, by: number): Promise<void> {
+  const { docs, pageId } = editor.store.getState()
+  const page = docs.pages[pageId]
+  const next = page && (await editor.client.pageBeside(pageId, by))
+  if (!next) return
+  if (!next.ok) toast.error(`The page could not be turned. ${problemWords(next.problem)}`)
+  else if (next.value) void openAndTell(editor, next.value.id)
 }
 
 function reshuffleAgain(editor: Editor): void {
@@ -38,7 +43,7 @@ function reshuffleAgain(editor: Editor): void {
   const { palette } = docs.frame
   const from = trial?.from.way === 'reshuffle' ? trial.from : { seeds: [], locked: [] }
   const seeds = [...from.seeds, newSeed()]
-  editor.store.setState({ trial: trialOfSeed(palette, seeds, seeds.length - 1, from.locked) })
+  editor.show({ trial: trialOfSeed(palette, seeds, seeds.length - 1, from.locked) })
 }
 
 /** The shortcuts, while no text is being typed. */
@@ -58,15 +63,15 @@ export function useShortcuts(editor: Editor, onHelp: () => void): void {
       }
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
       const slot = state.docs.frame.palette.order[Number(event.key) - 1]
-      if (/^[1-9]$/.test(event.key) && slot) store.setState({ openSlot: slot })
-      else if (event.key === ',') turnPage(editor, -1)
-      else if (event.key === '.') turnPage(editor, 1)
+      if (/^[1-9]$/.test(event.key) && slot) editor.show({ openSlot: slot })
+      else if (event.key === ',') void turnPage(editor, -1)
+      else if (event.key === '.') void turnPage(editor, 1)
       else if (event.key.toLowerCase() === 'w') {
         const at = WIDTHS.indexOf(state.width)
-        store.setState({ width: WIDTHS[(at + 1) % WIDTHS.length]! })
+        editor.show({ width: WIDTHS[(at + 1) % WIDTHS.length]! })
       } else if (event.key.toLowerCase() === 'r') reshuffleAgain(editor)
       else if (event.key === '?') onHelp()
-      else if (event.key === 'Escape') store.setState({ selection: undefined, trial: undefined })
+      else if (event.key === 'Escape') editor.show({ selection: undefined, trial: undefined })
       else return
       event.preventDefault()
     }

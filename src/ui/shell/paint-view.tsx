@@ -3,7 +3,7 @@
 import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core'
 import { useEffect } from 'react'
 import { reachOf } from '@/core/uses'
-import { useEditor, useEditorState, type Editor } from '../editor'
+import { looksOfSite, useEditor, useEditorState, type Editor } from '../editor'
 import { SiteMap } from '../map'
 import { Stage } from '../stage'
 import {
@@ -22,16 +22,14 @@ import { drop, slotTarget } from './drags'
 
 /** An address that names a study opens with it on trial; that is where a carried palette arrives. */
 function openStudyOfAddress(editor: Editor): void {
-  const { docs, pages } = editor.store.getState()
+  const state = editor.store.getState()
+  const { docs } = state
   const { studies } = docs.frame
   const wanted = new URLSearchParams(window.location.search).get('study')
   const study = studies.find(({ id }) => id === wanted)
   if (!study) return
-  const reach = reachOf(
-    docs.frame,
-    pages.map(({ summary }) => summary),
-  )
-  editor.store.setState({ trial: trialOfStudy(basisOf(docs.frame, reach), study) })
+  const reach = reachOf(docs.frame, looksOfSite(state))
+  editor.show({ trial: trialOfStudy(basisOf(docs.frame, reach), study) })
 }
 
 /** Map, stage, trace and tray: where one colours. */
@@ -48,9 +46,9 @@ export function PaintView() {
       sensors={sensors}
       collisionDetection={pointerWithin}
       autoScroll={false}
-      onDragMove={(event) => editor.store.setState({ dropTarget: slotTarget(editor, event) })}
+      onDragMove={(event) => editor.show({ dropTarget: slotTarget(editor, event) })}
       onDragEnd={(event) => drop(editor, event)}
-      onDragCancel={() => editor.store.setState({ dropTarget: undefined })}
+      onDragCancel={() => editor.show({ dropTarget: undefined })}
     >
       <div className="grid h-full grid-cols-[196px_minmax(0,1fr)_300px] grid-rows-[minmax(0,1fr)_124px]">
         <aside className="min-h-0 border-r border-edge bg-panel">

@@ -1,7 +1,6 @@
 'use client'
 
 import {
-  ChevronDown,
   CircleHelp,
   Contrast,
   Monitor,
@@ -14,17 +13,11 @@ import {
 } from 'lucide-react'
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
-import {
-  isAfterDark,
-  openAndTell,
-  stepAndTell,
-  useEditor,
-  useEditorState,
-  type DeviceWidth,
-} from '../editor'
-import { IconButton, Menu, MenuChoice } from '../kit'
+import { isAfterDark, stepAndTell, useEditor, useEditorState, type DeviceWidth } from '../editor'
+import { IconButton } from '../kit'
 import { PublishButton } from '../publish'
 import { switchChrome } from './chrome'
+import { PageMenu } from './page-menu'
 
 const VIEWS = [
   ['', 'Paint'],
@@ -111,7 +104,7 @@ function EditionToggle() {
       label={dark ? 'Show the light edition' : 'Show the dark edition'}
       aria-pressed={dark}
       className="mr-2"
-      onClick={() => editor.store.setState({ afterDark: !dark })}
+      onClick={() => editor.show({ afterDark: !dark })}
     >
       {dark ? <Moon size={16} /> : <Sun size={16} />}
     </IconButton>
@@ -128,7 +121,7 @@ function Widths() {
           key={device}
           label={label}
           aria-pressed={width === device}
-          onClick={() => editor.store.setState({ width: device })}
+          onClick={() => editor.show({ width: device })}
         >
           <Icon size={16} />
         </IconButton>
@@ -153,34 +146,5 @@ function SaveMark() {
     >
       {SAVE_WORDS[saveState]}
     </span>
-  )
-}
-
-function PageMenu() {
-  const editor = useEditor()
-  const pages = useEditorState((state) => state.pages)
-  const pageId = useEditorState((state) => state.pageId)
-  const title = pages.find(({ id }) => id === pageId)?.title
-  return (
-    <Menu
-      sideOffset={4}
-      align="start"
-      trigger={
-        <button
-          type="button"
-          className="flex h-8 items-center gap-1 rounded-md px-2 text-soft hover:bg-hover"
-        >
-          <span className="sr-only">Page: </span>
-          {title}
-          <ChevronDown size={14} />
-        </button>
-      }
-    >
-      <MenuChoice
-        value={pageId}
-        options={pages.map((page) => [page.id, page.title])}
-        onChoose={(id) => void openAndTell(editor, id)}
-      />
-    </Menu>
   )
 }

@@ -18,14 +18,13 @@ export function BeforePage({ width, height, scale, divider }: BeforePageProps) {
   const editor = useEditor()
   const docs = useEditorState((state) => state.docs)
   const pageId = useEditorState((state) => state.pageId)
-  const assets = useEditorState((state) => state.assets)
   const siteId = useEditorState((state) => state.siteId)
   const [writer, setWriter] = useState<StageWriter>()
 
   useEffect(() => {
-    writer?.write(siteId, docs, pageId, assets)
-  }, [writer, siteId, docs, pageId, assets])
-  const set = (next: number) => editor.store.setState({ divider: Math.min(1, Math.max(0, next)) })
+    writer?.write(siteId, docs, pageId)
+  }, [writer, siteId, docs, pageId])
+  const set = (next: number) => editor.show({ divider: Math.min(1, Math.max(0, next)) })
   const drag = (event: PointerEvent<HTMLDivElement>) => {
     if (!(event.buttons & 1)) return
     const bounds = event.currentTarget.parentElement!.getBoundingClientRect()

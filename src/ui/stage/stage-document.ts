@@ -3,17 +3,18 @@ import {
   renderSections,
   renderSiteCss,
   shadesInUse,
+  shadesOnPages,
   slotProperties,
   slotProperty,
   type Whereabouts,
 } from '@/core/render'
-import type { Assets, DocId, PageId, SiteDocs, SlotId } from '@/core/site'
+import type { Pictures, DocId, PageId, SiteDocs, SlotId } from '@/core/site'
 import { assetUrlOf } from '../editor/look'
 
 /** Links lead nowhere on the stage; everything else lies where the editor's server keeps it. */
-function whereabouts(siteId: string, assets: Assets): Whereabouts {
+function whereabouts(siteId: string, pictures: Pictures): Whereabouts {
   return {
-    assets,
+    pictures,
     assetUrl: assetUrlOf(siteId),
     fontUrl: (file) => `/fonts/${file}`,
     link: () => '#',
@@ -70,11 +71,11 @@ export function createStageWriter(stage: Document) {
   }
 
   return {
-    write(siteId: string, docs: SiteDocs, pageId: PageId, assets: Assets): void {
+    write(siteId: string, docs: SiteDocs, pageId: PageId): void {
       const page = docs.pages[pageId]
       if (!page) return
-      const where = whereabouts(siteId, assets)
-      const css = renderSiteCss(docs.frame, [page], where)
+      const where = whereabouts(siteId, docs.pictures)
+      const css = renderSiteCss(docs.frame, shadesOnPages([page]), where)
       const layers = { ...css, page: renderPageCss(docs, pageId, where) }
       writeLayer('still', still)
       for (const name of LAYERS) writeLayer(name, withPointed(layers[name]))
@@ -95,7 +96,7 @@ export type StageWriter = ReturnType<typeof createStageWriter>
 export function slotPainter(stage: Document, docs: SiteDocs, pageId: PageId) {
   const { frame } = docs
   const page = docs.pages[pageId]
-  const inUse = shadesInUse(frame, page ? [page] : [])
+  const inUse = shadesInUse(frame, shadesOnPages(page ? [page] : []))
   const { style } = stage.documentElement
   return (slot: SlotId, value: string): void => {
     const held = frame.palette.slots[slot]

@@ -33,16 +33,15 @@ function useDrawing(width: number): void {
   const stage = useStore(stageStore, (state) => state.stage)
   const docs = useShownDocs()
   const pageId = useEditorState((state) => state.pageId)
-  const assets = useEditorState((state) => state.assets)
   const siteId = useEditorState((state) => state.siteId)
   useEffect(() => {
     if (!stage) return undefined
-    stage.writer.write(siteId, docs, pageId, assets)
+    stage.writer.write(siteId, docs, pageId)
     noteDrawing()
     const observer = new ResizeObserver(noteDrawing)
     observer.observe(stage.document.body)
     return () => observer.disconnect()
-  }, [stage, siteId, docs, pageId, assets, width])
+  }, [stage, siteId, docs, pageId, width])
 }
 
 /** The live page. Nothing in it runs; the editor draws it, points at it, and listens above it. */
@@ -105,7 +104,7 @@ export function Stage() {
           onPointerMove={point}
           onPointerLeave={leave}
           onClick={(event) =>
-            editor.store.setState({
+            editor.show({
               selection: hit(event as unknown as PointerEvent<HTMLDivElement>)?.selection,
             })
           }

@@ -22,22 +22,20 @@ export function MiddleBar() {
         label="Where to look at the palette"
         value={middle}
         options={MIDDLES}
-        onChange={(next) => editor.store.setState({ middle: next })}
+        onChange={(next) => editor.show({ middle: next })}
       />
       <span className="flex-1" />
       {middle === 'page' && trial && (
         <Button
           className="h-7"
           aria-pressed={divider !== undefined}
-          onClick={() =>
-            editor.store.setState({ divider: divider === undefined ? 0.5 : undefined })
-          }
+          onClick={() => editor.show({ divider: divider === undefined ? 0.5 : undefined })}
         >
           <SquareSplitHorizontal size={15} /> Before and after
         </Button>
       )}
       {!trial && (
-        <Button className="h-7" onClick={() => editor.store.setState({ middle: 'page' })}>
+        <Button className="h-7" onClick={() => editor.show({ middle: 'page' })}>
           Done
         </Button>
       )}

@@ -51,7 +51,7 @@ export function SideView() {
               unread={unread(trialValues(palette, shown))}
               chosen={chosen}
             >
-              <Button aria-pressed={chosen} onClick={() => editor.store.setState({ trial: shown })}>
+              <Button aria-pressed={chosen} onClick={() => editor.show({ trial: shown })}>
                 Try it
               </Button>
             </Column>

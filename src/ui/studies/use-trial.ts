@@ -14,9 +14,7 @@ export function useTrialDeeds(trial: Trial) {
   const studies = useEditorState((state) => state.docs.frame.studies)
   const name = wayName(trial, studies)
   const show = (next: Trial | undefined) =>
-    editor.store.setState(
-      next ? { trial: next } : { trial: next, middle: 'page', divider: undefined },
-    )
+    editor.show(next ? { trial: next } : { trial: next, middle: 'page', divider: undefined })
   const run = (edit: Edit): boolean => {
     const problem = editor.dispatch(edit)
     if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)

@@ -23,7 +23,7 @@ export function WaysIn() {
   const studies = useEditorState((state) => state.docs.frame.studies)
   const trial = useEditorState((state) => state.trial)
   const middle = useEditorState((state) => state.middle)
-  const open = (next: typeof trial) => editor.store.setState({ trial: next })
+  const open = (next: typeof trial) => editor.show({ trial: next })
   const vivid = slotsInOrder(palette).find(({ id }) => id === palette.order[2])?.value ?? '#1d5955'
   return (
     <section
@@ -36,7 +36,7 @@ export function WaysIn() {
           label="Palettes side by side"
           className="size-7"
           aria-pressed={middle === 'side'}
-          onClick={() => editor.store.setState({ middle: middle === 'side' ? 'page' : 'side' })}
+          onClick={() => editor.show({ middle: middle === 'side' ? 'page' : 'side' })}
         >
           <Columns3 size={15} />
         </IconButton>

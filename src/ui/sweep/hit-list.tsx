@@ -1,67 +1,138 @@
 'use client'
 
 import { ArrowRight } from 'lucide-react'
-import type { HitLine } from '@/core/payloads'
-import { Swatch } from '../kit'
-import { placeOrder, placeWords } from '../words'
+import { useCallback, useRef } from 'react'
+import type { DryRun, HitCount, HitLine } from '@/core/payloads'
+import { Swatch, useRowWindow } from '../kit'
+import { placeWords } from '../words'
+import { isTicked, tickedIn, tickHit, tickPlace, type TickState } from './ticks'
+import { useHits } from './use-hits'
 
 interface HitListProps {
-  readonly hits: readonly HitLine[]
-  readonly without: ReadonlySet<string>
-  readonly onToggle: (keys: readonly string[], take: boolean) => void
+  readonly run: DryRun
+  readonly ticks: TickState
+  readonly onTick: (ticks: TickState) => void
 }
 
-/** Every hit of the dry run, by place, each with before and after. */
-export function HitList({ hits, without, onToggle }: HitListProps) {
-  const met = new Set(hits.map(({ place }) => place))
-  const places = placeOrder.filter((place) => met.has(place))
+type Row = { readonly place: HitCount } | { readonly hit: number }
+
+const ROW = 31
+
+/** A heading for each place and a row for each of its hits, told by number. */
+function rowAt(places: readonly HitCount[], index: number): Row | undefined {
+  let [at, first] = [index, 0]
+  for (const place of places) {
+    if (at === 0) return { place }
+    if (at <= place.count) return { hit: first + at - 1 }
+    at -= place.count + 1
+    first += place.count
+  }
+  return undefined
+}
+
+/** The number of hits above a row. */
+function hitsAbove(places: readonly HitCount[], index: number): number {
+  let [at, hits] = [index, 0]
+  for (const { count } of places) {
+    if (at <= count) return hits + Math.max(0, at - 1)
+    at -= count + 1
+    hits += count
+  }
+  return hits
+}
+
+/** Every hit of the dry run, by place, each with before and after; of many, only those in view are asked for and drawn. */
+export function HitList({ run, ticks, onTick }: HitListProps) {
+  const scroller = useRef<HTMLDivElement>(null)
+  const { hits, failure, need } = useHits(run)
+  const { places, count } = run
+  const onRange = useCallback(
+    (from: number, to: number) => need(hitsAbove(places, from), hitsAbove(places, to)),
+    [need, places],
+  )
+  const { rows, total } = useRowWindow({
+    scroller,
+    count: places.length + count,
+    height: ROW,
+    onRange,
+  })
   return (
-    <div className="grid gap-3">
-      {places.map((place) => {
-        const lines = hits.filter((hit) => hit.place === place)
-        const keys = lines.map(({ key }) => key)
-        const taken = keys.filter((key) => !without.has(key)).length
-        return (
-          <section key={place} aria-label={placeWords[place]}>
-            <label className="flex items-center gap-2.5 border-b border-edge-strong/50 pb-1 font-bold">
-              <input
-                type="checkbox"
-                className="size-4 accent-(--strong)"
-                checked={taken === keys.length}
-                ref={(box) => {
-                  if (box) box.indeterminate = taken > 0 && taken < keys.length
-                }}
-                onChange={(event) => onToggle(keys, event.target.checked)}
-              />
-              {placeWords[place]} <span className="code font-normal text-soft">{keys.length}</span>
-            </label>
-            <ul>
-              {lines.map((hit) => (
-                <li key={hit.key}>
-                  <label className="grid grid-cols-[16px_minmax(0,2fr)_minmax(0,3fr)_auto] items-center gap-2.5 border-b border-edge py-1 hover:bg-hover">
-                    <input
-                      type="checkbox"
-                      className="size-4 accent-(--strong)"
-                      checked={!without.has(hit.key)}
-                      onChange={(event) => onToggle([hit.key], event.target.checked)}
-                    />
-                    <span className="truncate" title={hit.label}>
-                      {hit.label}
-                    </span>
-                    <Written hit={hit} />
-                    <span className="flex items-center gap-1.5">
-                      <Swatch color={hit.beforeColor} size={18} />
-                      <ArrowRight size={13} aria-hidden />
-                      <Swatch color={hit.afterColor} size={18} />
-                    </span>
-                  </label>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )
-      })}
+    <div ref={scroller} className="min-h-0 flex-1 overflow-y-auto">
+      {failure && (
+        <p role="alert" className="pb-2 font-semibold">
+          × {failure}
+        </p>
+      )}
+      <ul aria-label="Hits" className="relative" style={{ height: total }}>
+        {rows.map(({ index, top }) => {
+          const row = rowAt(places, index)
+          return (
+            <li
+              key={index}
+              className="absolute inset-x-0 top-0"
+              style={{ height: ROW, transform: `translateY(${top}px)` }}
+            >
+              {row && 'place' in row && (
+                <PlaceRow place={row.place} ticks={ticks} onTick={onTick} />
+              )}
+              {row && 'hit' in row && (
+                <HitRow hit={hits.get(row.hit)} ticks={ticks} onTick={onTick} />
+              )}
+            </li>
+          )
+        })}
+      </ul>
     </div>
+  )
+}
+
+interface PlaceRowProps extends Pick<HitListProps, 'ticks' | 'onTick'> {
+  readonly place: HitCount
+}
+
+function PlaceRow({ place, ticks, onTick }: PlaceRowProps) {
+  const { count } = tickedIn(ticks, place)
+  return (
+    <label className="flex h-full items-center gap-2.5 border-b border-edge-strong/50 font-bold">
+      <input
+        type="checkbox"
+        className="size-4 accent-(--strong)"
+        checked={count === place.count}
+        ref={(box) => {
+          if (box) box.indeterminate = count > 0 && count < place.count
+        }}
+        onChange={(event) => onTick(tickPlace(ticks, place.place, event.target.checked))}
+      />
+      {placeWords[place.place]}{' '}
+      <span className="code font-normal text-soft">{place.count.toLocaleString('en-GB')}</span>
+    </label>
+  )
+}
+
+interface HitRowProps extends Pick<HitListProps, 'ticks' | 'onTick'> {
+  readonly hit: HitLine | undefined
+}
+
+function HitRow({ hit, ticks, onTick }: HitRowProps) {
+  if (!hit) return <span className="my-1.5 block h-4 w-2/3 rounded bg-hover" />
+  return (
+    <label className="grid h-full grid-cols-[16px_minmax(0,2fr)_minmax(0,3fr)_auto] items-center gap-2.5 border-b border-edge hover:bg-hover">
+      <input
+        type="checkbox"
+        className="size-4 accent-(--strong)"
+        checked={isTicked(ticks, hit)}
+        onChange={(event) => onTick(tickHit(ticks, hit, event.target.checked))}
+      />
+      <span className="truncate" title={hit.label}>
+        {hit.label}
+      </span>
+      <Written hit={hit} />
+      <span className="flex items-center gap-1.5">
+        <Swatch color={hit.beforeColor} size={18} />
+        <ArrowRight size={13} aria-hidden />
+        <Swatch color={hit.afterColor} size={18} />
+      </span>
+    </label>
   )
 }
 

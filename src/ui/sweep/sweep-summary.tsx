@@ -1,16 +1,22 @@
-import type { DryRun } from '@/core/payloads'
+import type { DryRun, JobState } from '@/core/payloads'
 import { Button } from '../kit'
 import { counted } from '../words'
+import { totalsOf, type TickState } from './ticks'
 
 interface SweepSummaryProps {
   readonly run?: DryRun
-  readonly without: ReadonlySet<string>
+  readonly ticks: TickState
   readonly busy: boolean
+  /** The sweep that is under way, where it takes a while. */
+  readonly job?: JobState
   readonly onApply: () => void
+  readonly onCancel: () => void
 }
 
+const number = (count: number) => count.toLocaleString('en-GB')
+
 /** What a sweep would do, in numbers, and the one button that does it. */
-export function SweepSummary({ run, without, busy, onApply }: SweepSummaryProps) {
+export function SweepSummary({ run, ticks, busy, job, onApply, onCancel }: SweepSummaryProps) {
   if (!run) {
     return (
       <>
@@ -19,12 +25,12 @@ export function SweepSummary({ run, without, busy, onApply }: SweepSummaryProps)
       </>
     )
   }
-  const taken = run.hits.filter(({ key }) => !without.has(key)).length
+  const { count, bind, looseAfter } = totalsOf(run, ticks)
   const rows: ReadonlyArray<readonly [string, string]> = [
-    ['Uses that change', `${taken} of ${run.hits.length}`],
-    ['Pages they are on', String(run.pages)],
-    ['Become bound', String(run.becomeBound)],
-    ['Loose after it', `${run.looseBefore} → ${run.looseAfter}`],
+    ['Uses that change', `${number(count)} of ${number(run.count)}`],
+    ['Pages they are on', number(run.pages)],
+    ['Become bound', number(bind)],
+    ['Loose after it', `${number(run.looseBefore)} → ${number(looseAfter)}`],
   ]
   return (
     <div className="grid gap-4">
@@ -37,10 +43,30 @@ export function SweepSummary({ run, without, busy, onApply }: SweepSummaryProps)
           </div>
         ))}
       </dl>
-      <Button look="strong" className="h-9 w-full" disabled={taken === 0 || busy} onClick={onApply}>
-        {busy ? 'Sweeping …' : `Sweep ${counted(taken, 'use')}`}
+      <Button look="strong" className="h-9 w-full" disabled={count === 0 || busy} onClick={onApply}>
+        {busy ? 'Sweeping …' : `Sweep ${counted(count, 'use')}`}
       </Button>
+      {busy && job && <Progress job={job} onCancel={onCancel} />}
       <p className="text-soft">A checkpoint is taken first. Undo brings every byte back.</p>
+    </div>
+  )
+}
+
+interface ProgressProps {
+  readonly job: JobState
+  readonly onCancel: () => void
+}
+
+function Progress({ job, onCancel }: ProgressProps) {
+  return (
+    <div className="grid gap-2">
+      <progress className="h-2 w-full accent-(--strong)" value={job.progress} max={1}>
+        {Math.round(job.progress * 100)} %
+      </progress>
+      <div className="flex items-center justify-between">
+        <span className="text-soft">{job.doing || 'waiting for its turn'}</span>
+        <Button onClick={onCancel}>Break off</Button>
+      </div>
     </div>
   )
 }

@@ -15,7 +15,7 @@ export function EditionMenu() {
     const dark = edition !== 'light' && missing ? darkEdition(frame) : undefined
     const problem = editor.dispatch({ type: 'setEdition', edition, ...(dark ? { dark } : {}) })
     if (problem) return void toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
-    editor.store.setState({ afterDark: edition !== 'light' })
+    editor.show({ afterDark: edition !== 'light' })
   }
   return (
     <select

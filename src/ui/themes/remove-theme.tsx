@@ -1,8 +1,8 @@
 'use client'
 
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
-import { sectionsInOrder, type Theme, type ThemeId } from '@/core/site'
+import type { Theme, ThemeId } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Button, Dialog } from '../kit'
 import { counted, problemWords } from '../words'
@@ -14,27 +14,39 @@ interface RemoveThemeProps {
   readonly onOpenChange: (open: boolean) => void
 }
 
+/** How many sections of the whole site have a theme; counted where the index is. */
+function useSections(theme: ThemeId, wanted: boolean): number | undefined {
+  const { client } = useEditor()
+  const generation = useEditorState((state) => state.generation)
+  const [sections, setSections] = useState<number>()
+  useEffect(() => {
+    if (!wanted) return undefined
+    let asked = true
+    void client.themeUses().then((result) => {
+      if (asked && result.ok) setSections(result.value[theme] ?? 0)
+    })
+    return () => {
+      asked = false
+    }
+  }, [client, theme, wanted, generation])
+  return sections
+}
+
 /** Takes a theme away; where sections have it, asks which theme takes over. */
 export function RemoveTheme({ theme, columns, open, onOpenChange }: RemoveThemeProps) {
   const editor = useEditor()
-  const frame = useEditorState((state) => state.docs.frame)
-  const pages = useEditorState((state) => state.pages)
   const others = columns.filter(({ id }) => id !== theme.id)
   const [chosen, setChosen] = useState<ThemeId>()
   const [busy, setBusy] = useState(false)
   const to = others.find(({ id }) => id === chosen) ?? others[0]
-  const shared = sectionsInOrder(frame.body).filter((section) => section.theme === theme.id).length
-  const onPages = pages.map(
-    ({ summary }) => summary.bands.filter((band) => band.theme === theme.id).length,
-  )
-  const sections = shared + onPages.reduce((sum, count) => sum + count, 0)
+  const sections = useSections(theme.id, open)
   const remove = async () => {
     if (!to) return
     setBusy(true)
-    const result = await editor.onServer((base) => editor.client.removeTheme(base, theme.id, to.id))
+    const result = await editor.wide({ type: 'removeTheme', theme: theme.id, to: to.id })
     setBusy(false)
     if (!result.ok) return void toast.error(problemWords(result.problem))
-    editor.store.setState({ sheetCells: undefined })
+    editor.show({ sheetCells: undefined })
     onOpenChange(false)
     toast(`${theme.name} removed. Undo brings it back with all its sections.`)
   }
@@ -42,11 +54,12 @@ export function RemoveTheme({ theme, columns, open, onOpenChange }: RemoveThemeP
     <Dialog open={open} onOpenChange={onOpenChange} title={`Remove ${theme.name}`}>
       <div className="grid gap-3">
         <p>
-          {sections === 0
-            ? 'No section has this theme.'
-            : `${counted(sections, 'section')} on ${counted(onPages.filter(Boolean).length, 'page')} ${sections === 1 ? 'has' : 'have'} this theme. Which one takes over?`}
+          {sections === undefined && 'Counting the sections that have it …'}
+          {sections === 0 && 'No section has this theme.'}
+          {!!sections &&
+            `${counted(sections, 'section')} ${sections === 1 ? 'has' : 'have'} this theme. Which one takes over?`}
         </p>
-        {sections > 0 && (
+        {!!sections && (
           <select
             aria-label="The theme that takes over"
             value={to?.id}

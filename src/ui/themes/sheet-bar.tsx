@@ -53,7 +53,7 @@ export const SheetBar = memo(function SheetBar(props: SheetBarProps) {
       {edition !== 'light' && (
         <Button
           aria-pressed={dark}
-          onClick={() => editor.store.setState({ afterDark: !dark })}
+          onClick={() => editor.show({ afterDark: !dark })}
           title="Show and decide the dark edition"
         >
           {dark ? <Moon size={15} /> : <Sun size={15} />} {dark ? 'After dark' : 'Light'}

@@ -147,7 +147,7 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
         {chosen.length < columns.length && (
           <Button
             onClick={() =>
-              editor.store.setState({
+              editor.show({
                 sheetCells: { roles: cells.roles, themes: columns.map(({ id }) => id) },
               })
             }

@@ -45,7 +45,7 @@ export function SheetTable({ frame, columns, groups, folded, onFold, empty }: Sh
   const rows = groups.flatMap(({ group, roles }) => (folded.includes(group) ? [] : roles))
   const grid = { roles: rows.map(({ id }) => id), themes: columns.map(({ id }) => id) }
   const { onDeed, asked, leave } = useThemeDeeds()
-  const choose = (next: SheetCells) => editor.store.setState({ sheetCells: next })
+  const choose = (next: SheetCells) => editor.show({ sheetCells: next })
   const inChoice = useMemo(
     () => ({ roles: new Set(cells?.roles), themes: new Set(cells?.themes) }),
     [cells],

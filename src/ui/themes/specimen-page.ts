@@ -1,6 +1,7 @@
-import { siteDocs,
+import {
+  siteDocs,
   pageSchema,
-  schemaVersion,
+  pageVersion,
   type Frame,
   type Page,
   type PageId,
@@ -120,7 +121,7 @@ export function specimenPage(themes: readonly Theme[]): Page {
     ...elementsOf(`s${i}`, theme.name),
   }))
   return pageSchema.parse({
-    schema: schemaVersion,
+    schema: pageVersion,
     id: specimenId,
     title: 'Specimen',
     path: 'specimen',

@@ -46,7 +46,7 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
 
   useEffect(() => {
     if (!held) return undefined
-    held.writer.write(siteId, docs, specimenId, {})
+    held.writer.write(siteId, docs, specimenId)
     freeze(held.document, state, side)
     const measure = () => {
       setHeight(Math.ceil(held.document.body.getBoundingClientRect().height))
@@ -59,7 +59,7 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
   }, [held, docs, siteId, state, side, cells])
 
   const choose = ([role, theme]: readonly [RoleId, ThemeId]) => {
-    editor.store.setState({ sheetCells: { roles: [role], themes: [theme] } })
+    editor.show({ sheetCells: { roles: [role], themes: [theme] } })
     onGo(role)
   }
   const click = (event: MouseEvent<HTMLDivElement>) => {

@@ -50,7 +50,7 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
 
   const openRole = (decider: Decider) => {
     if (decider.at !== 'theme') return
-    editor.store.setState({ sheetCells: { roles: [decider.role], themes: [decider.theme] } })
+    editor.show({ sheetCells: { roles: [decider.role], themes: [decider.theme] } })
     router.push(`/sites/${siteId}/themes`)
   }
 
@@ -89,7 +89,7 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
           told={`Slot ${slotNumber} in the palette`}
           what={slotName(palette, trace.slot)}
           code={palette.slots[trace.slot]?.value ?? 'empty'}
-          onOpen={() => editor.store.setState({ openSlot: trace.slot })}
+          onOpen={() => editor.show({ openSlot: trace.slot })}
           openLabel="Edit the slot"
         />
       )}

@@ -59,7 +59,7 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
             aria-checked={each.key === option.key}
             onClick={() => {
               setWanted(each.key)
-              if (each.key === 'slot' && trace.slot) editor.store.setState({ openSlot: trace.slot })
+              if (each.key === 'slot' && trace.slot) editor.show({ openSlot: trace.slot })
             }}
             className="flex w-full items-center justify-between gap-2 border-b border-edge bg-raised px-2.5 py-1.5 text-left last:border-b-0 hover:bg-hover aria-checked:bg-strong aria-checked:text-on-strong"
           >

@@ -1,8 +1,9 @@
 import { demoSites } from '@demo/sites'
 import { applyEdit, type Edit } from '@/core/edit'
 import { facetsOf, spotsOnPage, traceFacet } from '@/core/resolve'
-import { reachOf, summarize } from '@/core/uses'
-import { siteDocs,
+import { looksOf, reachOf } from '@/core/uses'
+import {
+  siteDocs,
   bodyOf,
   walkSection,
   type ColorDecision,
@@ -17,7 +18,10 @@ import { reachOptions } from './reaches'
 const { frame, pages } = demoSites[0]!
 const docs: SiteDocs = siteDocs(frame, pages)
 const home = 'home' as PageId
-const reach = reachOf(frame, [summarize(frame.body), ...pages.map(({ body }) => summarize(body))])
+const reach = reachOf(frame, [
+  ...looksOf(frame.body),
+  ...pages.flatMap(({ body }) => looksOf(body)),
+])
 const slate: ColorDecision = { slot: 'slate' as SlotId }
 
 /** A colour on the home page, and the ways to change it. */

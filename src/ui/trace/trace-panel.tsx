@@ -96,9 +96,7 @@ function Traced({ spot, selection, element }: TracedProps) {
                 key={each.key}
                 type="button"
                 aria-pressed={each.key === facet?.key}
-                onClick={() =>
-                  editor.store.setState({ selection: { ...selection, facet: each.key } })
-                }
+                onClick={() => editor.show({ selection: { ...selection, facet: each.key } })}
                 className="flex h-6.5 items-center gap-1.5 rounded-md border border-edge-strong/60 bg-raised px-1.5 text-[12px] font-semibold hover:bg-hover aria-pressed:border-strong aria-pressed:ring-1 aria-pressed:ring-strong"
               >
                 <Swatch color={color ? writeHex(color) : 'transparent'} size={12} />
@@ -178,7 +176,7 @@ function SectionContents({ spot }: { readonly spot: Spot }) {
             <button
               type="button"
               onClick={() =>
-                editor.store.setState({
+                editor.show({
                   selection: { doc: spot.doc, section: spot.section.id, element: element.id },
                 })
               }

@@ -36,13 +36,13 @@ export function PaletteMenu() {
         <MenuLine />
         <MenuItem
           disabled={palette.order.length === 0}
-          onSelect={() => editor.store.setState({ trial: trialOfGrey(palette) })}
+          onSelect={() => editor.show({ trial: trialOfGrey(palette) })}
         >
           Try it in greys
         </MenuItem>
         <MenuItem
           disabled={palette.original.length === 0}
-          onSelect={() => editor.store.setState({ trial: trialOfOriginal(palette) })}
+          onSelect={() => editor.show({ trial: trialOfOriginal(palette) })}
         >
           Back to the design’s own palette
         </MenuItem>

@@ -37,8 +37,8 @@ export function Pan(props: PanProps) {
   const palette = useEditorState((state) => state.docs.frame.palette)
   const { setNodeRef: dragRef, listeners, isDragging } = useDraggable({ id: slot.id })
   const { setNodeRef: dropRef, isOver } = useDroppable({ id: `pan:${slot.id}` })
-  const show = () => editor.store.setState({ shownSlot: slot.id })
-  const hide = () => editor.store.setState({ shownSlot: undefined })
+  const show = () => editor.show({ shownSlot: slot.id })
+  const hide = () => editor.show({ shownSlot: undefined })
   const hex = decisionHex(palette, { slot: slot.id })
   const told = `${slot.name}, ${slot.value ?? 'empty'}, colours ${counted(count, 'thing')}`
   const onKeyDown = (event: KeyboardEvent<HTMLButtonElement>) => {

@@ -53,10 +53,10 @@ export function RemoveSlot({ slot, open, onOpenChange }: RemoveSlotProps) {
   const to = chosen ?? loose
   const remove = async () => {
     setBusy(true)
-    const result = await editor.onServer((base) => editor.client.removeSlot(base, slot.id, to))
+    const result = await editor.wide({ type: 'removeSlot', slot: slot.id, to })
     setBusy(false)
     if (!result.ok) return void toast.error(problemWords(result.problem))
-    editor.store.setState({ openSlot: undefined, shownSlot: undefined })
+    editor.show({ openSlot: undefined, shownSlot: undefined })
     onOpenChange(false)
     toast(`${slot.name} removed. Undo brings it back with all its uses.`)
   }

@@ -32,7 +32,7 @@ async function addSlot(editor: Editor): Promise<void> {
   const name = namer(colorOf(value)!, names).slice(0, 60)
   const slot = slotId.parse(idFromName(name, palette.order, 'slot'))
   editor.carryOut({ type: 'addSlot', slot, name, value })
-  editor.store.setState({ openSlot: slot })
+  editor.show({ openSlot: slot })
 }
 
 const heldColors = (palette: Palette) =>
@@ -50,7 +50,7 @@ export function Tray() {
   const slots = slotsInOrder(palette)
   const held = heldColors(palette)
   const size = sizeFor(slots.length)
-  const setOpen = (slot: SlotId | undefined) => editor.store.setState({ openSlot: slot })
+  const setOpen = (slot: SlotId | undefined) => editor.show({ openSlot: slot })
   return (
     <section aria-label="Palette" className="flex h-full min-w-0 gap-2.5 px-3.5 pt-2.5 pb-1">
       <div className="min-w-0 overflow-x-auto overflow-y-hidden p-0.5">

@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
-import { loadPage, loadSite, localOwner } from '@/server'
+import { openSite, localOwner } from '@/server'
 import { EditorProvider } from '@/ui/editor'
 import { EditorShell } from '@/ui/shell'
 
@@ -13,12 +13,11 @@ interface SiteLayoutProps {
 
 export default async function SiteLayout({ params, children }: SiteLayoutProps) {
   const { site: id } = await params
-  const site = await loadSite(localOwner, id)
-  const first = site.ok ? site.value.pages[0] : undefined
-  const page = first && (await loadPage(localOwner, id, first.id))
-  if (!site.ok || !page?.ok) notFound()
+  const opened = await openSite(localOwner, id)
+  if (!opened.ok) notFound()
+  const { site, page } = opened.value
   return (
-    <EditorProvider site={site.value} page={page.value.page}>
+    <EditorProvider site={site} page={page}>
       <EditorShell>{children}</EditorShell>
     </EditorProvider>
   )

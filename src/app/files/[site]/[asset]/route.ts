@@ -1,4 +1,4 @@
-import { localOwner, readAsset } from '@/server'
+import { localOwner, readPicture } from '@/server'
 import { orPlainPage, plainPage } from '../../../plain-page'
 
 type Context = { params: Promise<{ site: string; asset: string }> }
@@ -7,7 +7,7 @@ type Context = { params: Promise<{ site: string; asset: string }> }
 export async function GET(_request: Request, { params }: Context): Promise<Response> {
   const { site, asset } = await params
   return orPlainPage(async () => {
-    const file = await readAsset(localOwner, site, asset)
+    const file = await readPicture(localOwner, site, asset)
     if (!file) return plainPage(404, 'No such picture', 'The site has no picture at this address.')
     return new Response(file.data as Uint8Array<ArrayBuffer>, {
       headers: {

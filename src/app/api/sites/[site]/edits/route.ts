@@ -1,12 +1,15 @@
 import { saveRequest } from '@/core/payloads'
 import { localOwner, readHistory, saveEdits } from '@/server'
-import { respond, respondTo } from '../../../respond'
+import { respond, respondTo, wholeNumber } from '../../../respond'
 
 type Context = { params: Promise<{ site: string }> }
 
-export async function GET(_request: Request, { params }: Context): Promise<Response> {
+/** Some of the history, newest first; before a revision, where one is given. */
+export async function GET(request: Request, { params }: Context): Promise<Response> {
   const { site } = await params
-  return respond(() => readHistory(localOwner, site))
+  const { searchParams } = new URL(request.url)
+  const before = searchParams.has('before') ? wholeNumber(searchParams, 'before') : undefined
+  return respond(() => readHistory(localOwner, site, { before }))
 }
 
 export async function POST(request: Request, { params }: Context): Promise<Response> {

@@ -1,10 +1,10 @@
 import { stepRequest } from '@/core/payloads'
-import { localOwner, undo } from '@/server'
+import { localOwner, stepOrJob } from '@/server'
 import { respondTo } from '../../../respond'
 
 type Context = { params: Promise<{ site: string }> }
 
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   const { site } = await params
-  return respondTo(request, stepRequest, ({ base }) => undo(localOwner, site, base))
+  return respondTo(request, stepRequest, ({ base }) => stepOrJob(localOwner, site, base, 'undo'))
 }

@@ -1,9 +1,9 @@
-import { localOwner, publishedZip } from '@/server'
+import { localOwner, packedSite } from '@/server'
 import { respondFile } from '../../../../respond'
 
 type Context = { params: Promise<{ site: string }> }
 
 export async function GET(_request: Request, { params }: Context): Promise<Response> {
   const { site } = await params
-  return respondFile('application/zip', `${site}.zip`, () => publishedZip(localOwner, site))
+  return respondFile('application/zip', `${site}.zip`, () => packedSite(localOwner, site))
 }

@@ -1,0 +1,76 @@
+import { isSame } from '../changes'
+import type { Landed } from '../payloads'
+import { applyRecordChanges, recordAt, type RecordChange, type SiteDocs } from '../site'
+import type { Laid } from './replay'
+
+/** What became of the stored state when edits landed on it. */
+export interface Absorbed {
+  readonly stored: SiteDocs
+  readonly revision: number
+  /** What is still not known to be stored. */
+  readonly laid: readonly Laid[]
+  /** Whether somebody else, or an undo, changed a record at hand; else only our own edits landed, as they lay here. */
+  readonly isForeign: boolean
+  /** Whether pages changed that are not at hand. */
+  readonly changedOthers: boolean
+  /** Whether any page changed. */
+  readonly changedPages: boolean
+}
+
+/** Whether an entry says all about the records at hand. */
+function isComplete(docs: SiteDocs, { others }: Landed): boolean {
+  if (others === 'many') return Object.keys(docs.pages).length === 0
+  return !others.some((key) => {
+    const [kind, ...id] = key.split('/')
+    return recordAt(docs, { kind: kind as 'page', id: id.join('/') }) !== undefined
+  })
+}
+
+const comes = ({ changes: [first] }: RecordChange) =>
+  !!first && first.path.length === 0 && !('at' in first) && first.from === undefined
+
+/** Of changed records, those that are at hand; what comes new is taken in, but for pages, which nobody looks at yet. */
+const atHand = (docs: SiteDocs, { records }: Landed) =>
+  records.filter((ref) => recordAt(docs, ref) !== undefined || (ref.kind !== 'page' && comes(ref)))
+
+/**
+ * Lays edits that landed on a stored state, in their order. Undefined where they
+ * do not follow it, do not fit, or do not say all about the records at hand: then
+ * what is missing has to be asked for.
+ */
+export function absorb(
+  start: SiteDocs,
+  revision: number,
+  laid: readonly Laid[],
+  entries: readonly Landed[],
+): Absorbed | undefined {
+  let stored = start
+  let known = revision
+  let left = laid
+  let isForeign = false
+  let changedOthers = false
+  let changedPages = false
+  for (const entry of entries) {
+    if (entry.revision <= known) continue
+    if (entry.revision !== known + 1 || !isComplete(stored, entry)) return undefined
+    known = entry.revision
+    const own = atHand(stored, entry)
+    changedPages ||= entry.others.length > 0 || entry.records.some(({ kind }) => kind === 'page')
+    changedOthers ||= own.length < entry.records.length || entry.others.length > 0
+    const [next] = left
+    // Our own edit, first of those that wait, just as it was made here: that state is kept as it is.
+    if (next && !isForeign && next.clientId === entry.clientId && isSame(next.changes, own)) {
+      stored = next.after
+      left = left.slice(1)
+      continue
+    }
+    left = left.filter(({ clientId }) => clientId !== entry.clientId)
+    isForeign = true
+    try {
+      stored = applyRecordChanges(stored, own)
+    } catch {
+      return undefined
+    }
+  }
+  return { stored, revision: known, laid: left, isForeign, changedOthers, changedPages }
+}

@@ -1,0 +1,4 @@
+export { beginJob, cancelJob, jobSoon, jobState, packedSite, stepOrJob } from './jobs'
+export { closeQueue } from './queue'
+export { workOn } from './work'
+export { startWorker } from './worker'

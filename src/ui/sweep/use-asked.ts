@@ -1,0 +1,45 @@
+'use client'
+
+import { useEffect, useState } from 'react'
+import type { DryRun, Inventory, Result } from '@/core/payloads'
+import type { SweepRequest } from '@/core/sweep'
+import { useEditor, useEditorState } from '../editor'
+import { problemWords } from '../words'
+
+interface Asked<T> {
+  readonly value?: T
+  readonly failure?: string
+}
+
+/** Keeps the answer to a question that is asked anew whenever the stored site changes. */
+function useAnswer<T>(ask: (() => Promise<Result<T>>) | undefined, deps: readonly unknown[]) {
+  const generation = useEditorState((state) => state.generation)
+  const [asked, setAsked] = useState<Asked<T>>({})
+  useEffect(() => {
+    if (!ask) return undefined
+    let current = true
+    void ask().then((result) => {
+      if (!current) return
+      if (result.ok) setAsked({ value: result.value })
+      else setAsked((before) => ({ ...before, failure: problemWords(result.problem) }))
+    })
+    return () => {
+      current = false
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what the question is about is named
+  }, [generation, ...deps])
+  return asked
+}
+
+/** All colours in use. */
+export function useInventory(): Asked<Inventory> {
+  const { client } = useEditor()
+  return useAnswer(client.inventory, [client])
+}
+
+/** What a sweep would do, asked by itself as soon as there is one. */
+export function useDryRun(request: SweepRequest | undefined): Asked<DryRun> {
+  const { client } = useEditor()
+  const asked = useAnswer(request && (() => client.dryRun(request)), [client, request])
+  return request ? asked : {}
+}

@@ -1,0 +1,16 @@
+import { closeDatabase } from '@/server/database/connection'
+import { closeQueue, startWorker } from '@/server/jobs'
+import { stopHearing } from '@/server/live'
+
+/** A process of its own beside the server: it does the long work, so that nobody who asks waits for it. */
+const stop = await startWorker()
+
+for (const signal of ['SIGTERM', 'SIGINT'] as const) {
+  process.once(signal, () => {
+    void stop()
+      .then(closeQueue)
+      .then(stopHearing)
+      .then(closeDatabase)
+      .finally(() => process.exit(0))
+  })
+}
