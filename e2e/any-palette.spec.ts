@@ -1,5 +1,5 @@
 import { expect, test, type APIRequestContext } from '@playwright/test'
-import { isSaved, openPaint, upToDate, tern } from './editor'
+import { goBackTo, isSaved, openPaint, tern, upToDate } from './editor'
 
 const api = `/api${tern}`
 const revisionOf = async (request: APIRequestContext) =>
@@ -63,8 +63,6 @@ for (const [name, colors] of palettes) {
     await isSaved(page)
     test.info().annotations.push({ type: 'took', description: `${Date.now() - start} ms` })
 
-    const now = await revisionOf(request)
-    const back = { base: now, checkpoint: before!.id }
-    expect((await request.post(`${api}/checkpoints/return`, { data: back })).ok()).toBe(true)
+    await goBackTo(request, before!.id)
   })
 }

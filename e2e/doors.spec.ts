@@ -1,7 +1,7 @@
 import http from 'node:http'
 import net from 'node:net'
 import { expect, test } from '@playwright/test'
-import { openPaint, openView, views } from './editor'
+import { openPaint, openView, publishSite, views } from './editor'
 
 const editor = new URL(process.env.EASEL_ADDRESS ?? 'http://127.0.0.1')
 const published = new URL(process.env.EASEL_PUBLISHED ?? 'http://127.0.0.1')
@@ -68,7 +68,7 @@ test('published sites have an origin of their own, and the editor is not to be h
   request,
   page,
 }) => {
-  await request.post('/api/sites/tern-and-thistle/publication', { data: { base: 0 } })
+  await publishSite(request)
   expect(published.origin).not.toBe(editor.origin)
   for (const path of [
     '/',

@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test'
+import { expect, type APIRequestContext, type Page } from '@playwright/test'
 
 export const tern = '/sites/tern-and-thistle'
 
@@ -72,3 +72,26 @@ export async function undo(page: Page): Promise<void> {
 export async function upToDate(page: Page): Promise<void> {
   await expect(page.locator('[aria-busy="true"]')).toHaveCount(0)
 }
+
+/** The pages of the demo site in small, as they are stored. */
+export async function storedPages(
+  request: APIRequestContext,
+): Promise<ReadonlyArray<{ id: string; bands: ReadonlyArray<{ id: string; theme: string }> }>> {
+  return (await (await request.get(`/api${tern}/pages?count=100`)).json()).pages
+}
+
+/** Begins long work on the demo site, and waits until it is done. */
+async function work(request: APIRequestContext, path: string, data: object): Promise<void> {
+  const begun = await (await request.post(`/api${tern}/${path}`, { data })).json()
+  await expect
+    .poll(async () => (await (await request.get(`/api${tern}/jobs/${begun.id}`)).json()).state)
+    .toBe('done')
+}
+
+/** Publishes the demo site as it is stored, and waits until that is done. */
+export const publishSite = (request: APIRequestContext): Promise<void> =>
+  work(request, 'publication', {})
+
+/** Goes back to a checkpoint of the demo site. */
+export const goBackTo = (request: APIRequestContext, checkpoint: string): Promise<void> =>
+  work(request, 'wide', { base: 'any', intent: { type: 'restore', checkpoint, name: '' } })

@@ -2,7 +2,17 @@ import { expect, test, type APIRequestContext } from '@playwright/test'
 import sharp from 'sharp'
 import wcagContrast from 'wcag-contrast'
 import type { Frame } from '@/core/site'
-import { computedOnStage, isSaved, openPaint, openView, setSlot, tern, undo } from './editor'
+import {
+  computedOnStage,
+  isSaved,
+  openPaint,
+  openView,
+  publishSite,
+  setSlot,
+  storedPages,
+  tern,
+  undo,
+} from './editor'
 
 test('a chip on the stage shows another theme in place and gives it', async ({ page }) => {
   await openPaint(page)
@@ -28,7 +38,7 @@ test('a rhythm is proposed for all pages, shown, given in one step, and undone',
   page,
   request,
 }) => {
-  const state = async () => (await (await request.get(`/api${tern}`)).json()).pages
+  const state = () => storedPages(request)
   const before = await state()
   await page.goto(`${tern}/rhythm`)
   await page.getByRole('button', { name: 'Propose a rhythm for all pages' }).click()
@@ -55,8 +65,8 @@ test('the rhythm is walked, sections are chosen and given a theme by keyboard al
   request,
 }) => {
   const bands = async (id: string) => {
-    const { pages } = await (await request.get(`/api${tern}`)).json()
-    return pages.find((each: { id: string }) => each.id === id).summary.bands
+    const pages = await storedPages(request)
+    return pages.find((each) => each.id === id)!.bands
   }
   const before = await bands('home')
   await page.goto(`${tern}/rhythm`)
@@ -75,8 +85,8 @@ test('the rhythm is walked, sections are chosen and given a theme by keyboard al
   await page.keyboard.press('ArrowRight')
   await expect(themes.getByRole('radio', { name: 'On Mist' })).toBeFocused()
   await page.keyboard.press('Space')
-  await expect.poll(async () => (await bands('home'))[2].theme).toBe('on-mist')
-  expect((await bands('home')).slice(0, 3).map(({ theme }: { theme: string }) => theme)).toEqual([
+  await expect.poll(async () => (await bands('home'))[2]!.theme).toBe('on-mist')
+  expect((await bands('home')).slice(0, 3).map(({ theme }) => theme)).toEqual([
     'on-mist',
     'on-mist',
     'on-mist',
@@ -126,7 +136,7 @@ test('its words can be read on a gradient that is not made for them, pixel by pi
   request,
 }) => {
   await fillOpening(request, 'ink', 'spark')
-  await request.post(`/api${tern}/publication`, { data: { base: 0 } })
+  await publishSite(request)
   await page.goto('/published/tern-and-thistle/')
   const links = page.locator('[data-section="header"] .navigation-link')
   const words = await links.first().evaluate((node) => getComputedStyle(node).color)
@@ -155,7 +165,7 @@ test('a dark edition follows the visitor, or a switch; both can be read', async 
   await page.goto(`${tern}/themes`)
   await page.getByLabel('Dark edition').selectOption('visitor')
   await isSaved(page)
-  await page.request.post(`/api${tern}/publication`, { data: { base: 0 } })
+  await publishSite(page.request)
   const address = page.url().replace(/\/sites\/.*/, '/published/tern-and-thistle/contact.html')
   const visitor = await browser.newPage({ colorScheme: 'dark' })
   const ground = () =>
@@ -171,7 +181,7 @@ test('a dark edition follows the visitor, or a switch; both can be read', async 
 
   await page.getByLabel('Dark edition').selectOption('switch')
   await isSaved(page)
-  await page.request.post(`/api${tern}/publication`, { data: { base: 0 } })
+  await publishSite(page.request)
   await visitor.reload()
   expect(await ground()).toBe(light)
   // The choice lasts from page to page, though nothing on a page runs.

@@ -3,7 +3,7 @@ import os from 'node:os'
 import path from 'node:path'
 import { expect, test, type Page } from '@playwright/test'
 import { unzipSync } from 'fflate'
-import { openPaint } from './editor'
+import { openPaint, publishSite } from './editor'
 
 /** What a page asks for and complains of while it loads. */
 function watch(page: Page) {
@@ -53,7 +53,7 @@ test('the archive opens from a folder on disk, with the same colours', async ({
   context,
   request,
 }) => {
-  await request.post('/api/sites/tern-and-thistle/publication', { data: { base: 0 } })
+  await publishSite(request)
   const response = await request.get('/api/sites/tern-and-thistle/publication/zip')
   expect(response.headers()['content-type']).toBe('application/zip')
   const folder = mkdtempSync(path.join(os.tmpdir(), 'easel-zip-'))

@@ -1,6 +1,12 @@
 import { expect, test } from '@playwright/test'
 import { generateThemes } from '@/core/generate'
-import { renderDocument, renderPageCss, renderSiteCss, shadesOnPages, type Whereabouts } from '@/core/render'
+import {
+  renderDocument,
+  renderPageCss,
+  renderSiteCss,
+  shadesOnPages,
+  type Whereabouts,
+} from '@/core/render'
 import { siteDocs, slotSchema, type Frame, type Palette, type SiteDocs } from '@/core/site'
 import { roleIds } from '@/core/theme'
 import { demoSites } from '@demo/sites'

@@ -223,8 +223,10 @@ export interface Present {
   readonly page?: string
 }
 
-/** How many sections of the site have a theme. */
-export type ThemeUses = Readonly<Record<ThemeId, number>>
+/** How many sections of the site have a theme, on how many pages. */
+export type ThemeUses = Readonly<
+  Record<ThemeId, { readonly sections: number; readonly pages: number }>
+>
 
 export interface Publication {
   readonly address: string

@@ -11,6 +11,8 @@ export interface Absorbed {
   readonly laid: readonly Laid[]
   /** Whether somebody else, or an undo, changed a record at hand; else only our own edits landed, as they lay here. */
   readonly isForeign: boolean
+  /** Edits of ours that landed behind somebody else's, each with the state that it landed on. */
+  readonly behind: ReadonlyArray<{ readonly clientId: string; readonly on: SiteDocs }>
   /** Whether pages changed that are not at hand. */
   readonly changedOthers: boolean
   /** Whether any page changed. */
@@ -48,29 +50,32 @@ export function absorb(
   let known = revision
   let left = laid
   let isForeign = false
+  const behind: Array<{ clientId: string; on: SiteDocs }> = []
   let changedOthers = false
   let changedPages = false
   for (const entry of entries) {
     if (entry.revision <= known) continue
     if (entry.revision !== known + 1 || !isComplete(stored, entry)) return undefined
     known = entry.revision
-    const own = atHand(stored, entry)
+    const changes = atHand(stored, entry)
     changedPages ||= entry.others.length > 0 || entry.records.some(({ kind }) => kind === 'page')
-    changedOthers ||= own.length < entry.records.length || entry.others.length > 0
+    changedOthers ||= changes.length < entry.records.length || entry.others.length > 0
     const [next] = left
     // Our own edit, first of those that wait, just as it was made here: that state is kept as it is.
-    if (next && !isForeign && next.clientId === entry.clientId && isSame(next.changes, own)) {
+    if (next && !isForeign && next.clientId === entry.clientId && isSame(next.changes, changes)) {
       stored = next.after
       left = left.slice(1)
       continue
     }
-    left = left.filter(({ clientId }) => clientId !== entry.clientId)
+    const { clientId: own } = left.find(({ clientId }) => clientId === entry.clientId) ?? {}
+    if (own !== undefined) behind.push({ clientId: own, on: stored })
+    left = left.filter(({ clientId }) => clientId !== own)
     isForeign = true
     try {
-      stored = applyRecordChanges(stored, own)
+      stored = applyRecordChanges(stored, changes)
     } catch {
       return undefined
     }
   }
-  return { stored, revision: known, laid: left, isForeign, changedOthers, changedPages }
+  return { stored, revision: known, laid: left, isForeign, behind, changedOthers, changedPages }
 }

@@ -38,17 +38,20 @@ export function createSending({ held, transport, standing, after }: SendingNeeds
     waits += 1
   }
 
-  /** Takes edits back that the server will not have, and tells them; the rest goes on. */
-  function setAside(edits: readonly PendingEdit[], problem: Problem): void {
+  /** Takes edits back that the server will not have, and tells them; the rest goes on, on what led to that. */
+  async function setAside(edits: readonly PendingEdit[], problem: Problem): Promise<boolean> {
     const lost = edits.map((each) => lostEdit(each, problem))
     setState({ lost: [...getState().lost, ...lost] })
     standing.takeBack(idsOf(edits))
+    await standing.catchUp()
+    return true
   }
 
   /** Sends less at once until the edit at fault is alone, which is set aside. */
-  function narrow(batch: readonly PendingEdit[], problem: Problem): void {
-    if (batch.length > 1) most = Math.ceil(batch.length / 2)
-    else setAside(batch, problem)
+  async function narrow(batch: readonly PendingEdit[], problem: Problem): Promise<boolean> {
+    if (batch.length === 1) return setAside(batch, problem)
+    most = Math.ceil(batch.length / 2)
+    return true
   }
 
   async function reload(): Promise<boolean> {
@@ -68,15 +71,13 @@ export function createSending({ held, transport, standing, after }: SendingNeeds
       case 'doubt':
         doubts += 1
         if (doubts <= triesInDoubt) return false
-        narrow(batch, problem)
-        return true
+        return narrow(batch, problem)
       case 'split':
-        narrow(batch, problem)
-        return true
+        return narrow(batch, problem)
       case 'set-aside': {
         const named = problem.code === 'edit-refused' ? problem.clientId : undefined
-        setAside(named ? batch.filter(({ clientId }) => clientId === named) : batch, problem)
-        return true
+        const own = batch.filter(({ clientId }) => !named || clientId === named)
+        return setAside(own.length ? own : batch, problem)
       }
     }
   }

@@ -2,7 +2,7 @@ import type { ChangesSince, Result } from '../payloads'
 import { siteDocs, withRecord, type PageId, type SiteDocs } from '../site'
 import { looksOf, mergeLooks, type Look } from '../uses'
 import { absorb } from './absorb'
-import type { ClashWatch } from './clash-watch'
+import type { Clash, ClashWatch } from './clash-watch'
 import { replay, type Laid } from './replay'
 import type { LostEdit, SyncState } from './state'
 import type { Held } from './store'
@@ -59,16 +59,19 @@ export function createStanding({ held, transport, watch, first, keep }: Standing
     if (lost.length) setState({ lost: [...getState().lost, ...lost] })
   }
 
+  function tellClashes(clashes: readonly Clash[]): void {
+    if (clashes.length) setState({ clashes: [...getState().clashes, ...clashes] })
+  }
+
   /** Makes what waits anew on the stored state. */
   function relayAll(pending: readonly PendingEdit[]): void {
     const made = replay(stored, pending, watch)
     laid = made.laid
     const kept = new Set(laid.map(({ clientId }) => clientId))
     watch.drop(pending.flatMap(({ clientId }) => (kept.has(clientId) ? [] : [clientId])))
-    const clashes = [...made.clashes, ...watch.changedSince(made.docs, [...kept])]
     show(made.docs)
     tellLost(made.lost)
-    if (clashes.length) setState({ clashes: [...getState().clashes, ...clashes] })
+    tellClashes([...made.clashes, ...watch.changedSince(made.docs, [...kept])])
   }
 
   const heldPages = () => Object.keys(stored.pages)
@@ -128,6 +131,7 @@ export function createStanding({ held, transport, watch, first, keep }: Standing
       const canUndoHere = canUndo || laid.length > 0
       setState({ revision, canUndo: canUndoHere, canRedo, generation: getState().generation + 1 })
     }
+    tellClashes(taken.behind.flatMap(({ clientId, on }) => watch.replayed(clientId, on)))
     if (taken.isForeign) relayAll(laid)
     else if (wasLaid.length !== laid.length) show(laid.at(-1)?.after ?? stored)
     if (taken.changedPages) setState({ pagesGeneration: getState().pagesGeneration + 1 })

@@ -135,6 +135,15 @@ interface OldEdit {
   readonly inverse: Patch[]
 }
 
+/** Pages that a change exchanged as a whole did not know their place: they always stood where they stand. */
+function withOrders({ frame, pages }: OldDocs, { pages: known }: OldDocs): OldDocs {
+  const placed = Object.entries(pages).map(([id, page]) => [
+    id,
+    page.order === undefined ? { ...page, order: known[id]?.order } : page,
+  ])
+  return { frame, pages: Object.fromEntries(placed) as OldDocs['pages'] }
+}
+
 /**
  * Goes back through the history from the documents as they are, and keeps of
  * every change what lies between the states before and after it. Where a change
@@ -149,7 +158,7 @@ async function moveHistory(work: Work, site: string, docs: OldDocs): Promise<voi
   for (const { revision, kind, inverse } of edits) {
     let before: OldDocs
     try {
-      before = applyPatches(after, inverse)
+      before = withOrders(applyPatches(after, inverse), docs)
     } catch {
       await work.run(
         `update edits set standing = 'closed' where site_id = $1 and revision <= $2 and standing in ('live', 'undone')`,

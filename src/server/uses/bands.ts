@@ -56,11 +56,13 @@ export async function allBands(siteId: string, transaction?: Transaction): Promi
 export async function themeUses(actor: Actor, siteId: string): Promise<Result<ThemeUses>> {
   const found = await siteFor(actor, 'read', siteId)
   if (!found.ok) return found
-  const rows = await select<{ theme: string; count: number }>(
-    'select theme, count(*)::int as count from bands where site_id = $1 group by theme',
+  const rows = await select<{ theme: string; sections: number; pages: number }>(
+    `select b.theme, count(*)::int as sections,
+       count(distinct b.record) filter (where r.kind = 'page')::int as pages
+     from bands b join records r on r.no = b.record where b.site_id = $1 group by b.theme`,
     [siteId],
   )
-  return done(Object.fromEntries(rows.map(({ theme, count }) => [theme, count])))
+  return done(Object.fromEntries(rows.map(({ theme, ...uses }) => [theme, uses])))
 }
 
 /** The rhythm that is proposed for some pages (all where none are named), of those that are shown. */

@@ -2,6 +2,7 @@
 
 import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
+import type { ThemeUses } from '@/core/payloads'
 import type { Theme, ThemeId } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Button, Dialog } from '../kit'
@@ -15,21 +16,21 @@ interface RemoveThemeProps {
 }
 
 /** How many sections of the whole site have a theme; counted where the index is. */
-function useSections(theme: ThemeId, wanted: boolean): number | undefined {
+function useSections(theme: ThemeId, wanted: boolean): ThemeUses[ThemeId] | undefined {
   const { client } = useEditor()
   const generation = useEditorState((state) => state.generation)
-  const [sections, setSections] = useState<number>()
+  const [uses, setUses] = useState<ThemeUses[ThemeId]>()
   useEffect(() => {
     if (!wanted) return undefined
     let asked = true
     void client.themeUses().then((result) => {
-      if (asked && result.ok) setSections(result.value[theme] ?? 0)
+      if (asked && result.ok) setUses(result.value[theme] ?? { sections: 0, pages: 0 })
     })
     return () => {
       asked = false
     }
   }, [client, theme, wanted, generation])
-  return sections
+  return uses
 }
 
 /** Takes a theme away; where sections have it, asks which theme takes over. */
@@ -39,7 +40,8 @@ export function RemoveTheme({ theme, columns, open, onOpenChange }: RemoveThemeP
   const [chosen, setChosen] = useState<ThemeId>()
   const [busy, setBusy] = useState(false)
   const to = others.find(({ id }) => id === chosen) ?? others[0]
-  const sections = useSections(theme.id, open)
+  const uses = useSections(theme.id, open)
+  const sections = uses?.sections
   const remove = async () => {
     if (!to) return
     setBusy(true)
@@ -57,7 +59,7 @@ export function RemoveTheme({ theme, columns, open, onOpenChange }: RemoveThemeP
           {sections === undefined && 'Counting the sections that have it …'}
           {sections === 0 && 'No section has this theme.'}
           {!!sections &&
-            `${counted(sections, 'section')} ${sections === 1 ? 'has' : 'have'} this theme. Which one takes over?`}
+            `${counted(sections, 'section')} on ${counted(uses.pages, 'page')} ${sections === 1 ? 'has' : 'have'} this theme. Which one takes over?`}
         </p>
         {!!sections && (
           <select

@@ -123,6 +123,7 @@ export function specimenPage(themes: readonly Theme[]): Page {
   return pageSchema.parse({
     schema: pageVersion,
     id: specimenId,
+    order: 'a0',
     title: 'Specimen',
     path: 'specimen',
     description: '',
