@@ -5,5 +5,7 @@ export default {
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@demo/(.*)$': '<rootDir>/demo/$1' },
   transform: { '^.+\\.(t|j|mj)sx?$': ['@swc/jest', { jsc: { target: 'es2022' } }] },
-  transformIgnorePatterns: ['/node_modules/(?!(culori|color-name|fractional-indexing|@csstools|parse5|entities)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(culori|color-name|fractional-indexing|@csstools|parse5|entities)/)',
+  ],
 }

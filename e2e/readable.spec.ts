@@ -11,7 +11,7 @@ import { siteDocs, slotSchema, type Frame, type Palette, type SiteDocs } from '@
 import { roleIds } from '@/core/theme'
 import { demoSites } from '@demo/sites'
 import { ternFrame } from '@demo/tern/frame'
-import { specimenId, specimenPage } from '@/ui/themes/specimen-page'
+import { specimenPage } from '@/ui/themes/specimen-page'
 import { hardToRead } from './reads-well'
 
 const where: Whereabouts = {

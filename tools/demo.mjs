@@ -154,6 +154,7 @@ export async function run({ name, options }) {
           server: server.child.pid,
           worker: worker.child.pid,
           address: server.address,
+          databaseUrl,
         }),
       )
     note()

@@ -39,7 +39,7 @@ export const presentRequest = z.strictObject({
 /** The pages that are to get a rhythm, all where they are left out; and those that are shown. */
 export const rhythmRequest = z.strictObject({
   pages: z.array(pageId).min(1).max(10_000).optional(),
-  shown: z.array(pageId).min(1).max(200),
+  shown: z.array(pageId).max(200),
 })
 export const dryRunRequest = z.strictObject({ sweep: sweepRequest })
 export const shareRequest = z.strictObject({ base: revision })

@@ -12,6 +12,7 @@ import {
 } from '../payloads'
 import {
   applyRecordChanges,
+  canonicalJson,
   pagesInOrder,
   siteDocs,
   type PageId,
@@ -182,6 +183,7 @@ export function modelServer() {
       {
         after(milliseconds, work) {
           const timer = setTimeout(work, milliseconds)
+          timer.unref?.()
           return () => clearTimeout(timer)
         },
         newId: () => `client-${(names += 1)}`,
@@ -227,3 +229,12 @@ export const settle = async () => {
   for (let i = 0; i < 80; i += 1) await Promise.resolve()
   await new Promise((resolve) => setTimeout(resolve, 5))
 }
+
+/** The records that a window has at hand, out of the whole. */
+const seen = (sync: SiteSync, whole: SiteDocs) => {
+  const { pages } = sync.getState().docs
+  const own = Object.keys(pages).flatMap((id) => whole.pages[id as PageId] ?? [])
+  return { ...siteDocs(whole.frame, own), pictures: sync.getState().docs.pictures }
+}
+export const isInStep = (sync: SiteSync, whole: SiteDocs) =>
+  expect(canonicalJson(sync.getState().docs)).toBe(canonicalJson(seen(sync, whole)))
