@@ -1,6 +1,7 @@
 import { benchDrag } from './drag'
 import { benchExtraction } from './extract'
 import { benchGeneration } from './generate'
+import { benchGround } from './ground'
 import { benchMainThread } from './main-thread'
 import { benchReading } from './reading'
 import { benchSaving } from './saving'
@@ -15,6 +16,7 @@ const measurements: Readonly<Record<string, () => void | Promise<void>>> = {
   sheet: benchSheet,
   reading: benchReading,
   saving: benchSaving,
+  ground: benchGround,
   extraction: benchExtraction,
   'main-thread': benchMainThread,
 }

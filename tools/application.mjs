@@ -32,7 +32,8 @@ export async function withApplication(name, work) {
       log: `${name}-server.log`,
     })
     try {
-      await work(server.address)
+      const pids = [server.child.pid, server.worker.child.pid]
+      await work(server.address, { databaseUrl, files, pids })
     } finally {
       await server.stop()
     }

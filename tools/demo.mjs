@@ -156,6 +156,7 @@ export async function run({ name, options }) {
           address: server.address,
           databaseUrl,
         }),
+        { mode: 0o600 },
       )
     note()
     console.log(`\nAmple Easel is at ${server.address}  (Ctrl-C stops it)\n`)

@@ -30,7 +30,7 @@ export interface Look {
 
 /** Looks that are alike have the same key. */
 export const lookKey = ({ theme, kind, sample, fill }: Omit<Look, 'count'>): string =>
-  canonicalJson({ theme, kind, sample, fill })
+  canonicalJson({ fill, kind, sample, theme })
 
 /** Looks of several records in one; a negative count takes away. */
 export function mergeLooks(...lists: ReadonlyArray<readonly Look[]>): Look[] {
@@ -51,22 +51,42 @@ function sampleOf(element: SiteElement): unknown {
     byContent.map((word) => [word, (element.content as Record<string, unknown>)[word]]),
   )
   const { kind, style, colors } = element
-  return { id: 'sample', kind, content, ...(style ? { style } : {}), ...(colors ? { colors } : {}) }
+  // In the order in which they are written, which spares putting them in order.
+  return { ...(colors ? { colors } : {}), content, id: 'sample', kind, ...(style ? { style } : {}) }
+}
+
+interface Sampled {
+  readonly sample: unknown
+  readonly key: string
+}
+const sampled = new WeakMap<SiteElement, Sampled>()
+
+/** The sample of an element with its text; made once for as long as it stays the same object. */
+function keptSample(element: SiteElement): Sampled {
+  const known = sampled.get(element)
+  if (known) return known
+  const sample = sampleOf(element)
+  const made = { sample, key: canonicalJson(sample) }
+  sampled.set(element, made)
+  return made
 }
 
 export function looksOf(body: Body): Look[] {
-  const groups = new Map<string, Look>()
-  const add = (look: Omit<Look, 'count'>) => {
-    const key = lookKey(look)
-    groups.set(key, { ...look, count: (groups.get(key)?.count ?? 0) + 1 })
+  const groups = new Map<string, Look & { count: number }>()
+  const add = (key: string, look: Omit<Look, 'count'>) => {
+    const known = groups.get(key)
+    if (known) known.count += 1
+    else groups.set(key, { ...look, count: 1 })
   }
   for (const section of sectionsInOrder(body)) {
     const fill = section.colors?.fill?.rest
-    const shared = { theme: section.theme, ...(fill ? { fill } : {}) }
-    add({ ...shared, kind: 'section' })
-    walkSection(body, section, (element) =>
-      add({ theme: section.theme, kind: element.kind, sample: sampleOf(element) }),
-    )
+    const { theme } = section
+    const own = { theme, kind: 'section', ...(fill ? { fill } : {}) }
+    add(lookKey(own), own)
+    walkSection(body, section, (element) => {
+      const { sample, key } = keptSample(element)
+      add(`${theme} ${key}`, { theme, kind: element.kind, sample })
+    })
   }
   return [...groups.values()]
 }

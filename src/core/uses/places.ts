@@ -11,6 +11,7 @@ import {
   type FacetColors,
   type Frame,
   type Page,
+  type SiteElement,
   type SlotId,
   type Theme,
 } from '../site'
@@ -86,22 +87,39 @@ function bodyUses(place: PlaceId, { doc, page }: Reading, body: Body): Use[] {
     )
   }
   for (const element of Object.values(body.elements)) {
-    if (!element.colors) continue
-    const kind = kindOf(element.kind)
-    uses.push(
-      ...facetUses(element.colors, kind.facets, {
-        place,
-        object: element.kind,
-        doc,
-        path: ['body', 'elements', element.id, 'colors'],
-        label: told(
-          `${kind.label.toLowerCase()} “${shorten(kind.title(element.content))}”`,
-          '',
-        ).replace(/, $/, ''),
-        owner: { element: element.id },
-      }),
-    )
+    if (element.colors) uses.push(...elementUses(place, doc, where, element))
   }
+  return uses
+}
+
+interface ReadElement {
+  /** What else than the element its uses follow from. */
+  readonly from: string
+  readonly uses: readonly Use[]
+}
+const readElements = new WeakMap<SiteElement, ReadElement>()
+
+/** The uses of one element; read once for as long as it stays the same object, in whichever state of its page. */
+function elementUses(
+  place: PlaceId,
+  doc: DocId,
+  where: string,
+  element: SiteElement,
+): readonly Use[] {
+  const from = `${place} ${doc} ${where}`
+  const known = readElements.get(element)
+  if (known?.from === from) return known.uses
+  const kind = kindOf(element.kind)
+  const title = `${kind.label.toLowerCase()} “${shorten(kind.title(element.content))}”`
+  const uses = facetUses(element.colors, kind.facets, {
+    place,
+    object: element.kind,
+    doc,
+    path: ['body', 'elements', element.id, 'colors'],
+    label: where ? `${where}, ${title}` : title,
+    owner: { element: element.id },
+  })
+  readElements.set(element, { from, uses })
   return uses
 }
 
@@ -209,20 +227,29 @@ const customCssPlace: Place = {
   id: 'custom-css',
   label: 'Custom CSS',
   read({ frame }) {
-    if (!frame) return []
-    const lines = textLines(frame.customCss)
-    return readCssColors(frame.customCss, 'stylesheet').flatMap((find) => {
-      const line = lines.lineAt(find.start)
-      return textUse(lines, find, {
-        place: 'custom-css',
-        object: 'stylesheet',
-        doc: 'frame',
-        path: ['customCss'],
-        label: `line ${line}`,
-        owner: { line },
-      })
-    })
+    return frame ? stylesheetUses(frame.customCss) : []
   },
+}
+
+/** The stylesheet that was read last: most changes of a frame leave it as it is. */
+let lastRead: { readonly css: string; readonly uses: Use[] } = { css: '', uses: [] }
+
+function stylesheetUses(css: string): Use[] {
+  if (css === lastRead.css) return lastRead.uses
+  const lines = textLines(css)
+  const uses = readCssColors(css, 'stylesheet').flatMap((find) => {
+    const line = lines.lineAt(find.start)
+    return textUse(lines, find, {
+      place: 'custom-css',
+      object: 'stylesheet',
+      doc: 'frame',
+      path: ['customCss'],
+      label: `line ${line}`,
+      owner: { line },
+    })
+  })
+  lastRead = { css, uses }
+  return uses
 }
 
 const addOnsPlace: Place = {

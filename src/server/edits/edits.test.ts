@@ -29,7 +29,7 @@ import { usesInSite } from '@/core/uses'
 import { isBound, type SiteDocs, type SlotId } from '@/core/site'
 import type { ColorDecision } from '@/core/site'
 import type { SweepRequest } from '@/core/sweep'
-import { dryRun, inventory, planHits } from '../uses'
+import { checkIndex, dryRun, inventory, planHits } from '../uses'
 
 const applySweep = (actor: Actor, site: string, base: number, request: SweepRequest) =>
   carryOutWide(actor, site, base, { type: 'sweep', request })
@@ -271,6 +271,30 @@ describe('removing a slot', () => {
       })
     }
   })
+})
+
+test('what is kept beside a record does not depend on the order of its members', async () => {
+  const { pages } = await loadWhole(siteId)
+  const [home] = Object.values(pages)
+  const elements = Object.fromEntries(
+    ['z-10', 'z-9', 'a-1'].map((id, n) => [
+      id,
+      {
+        id,
+        kind: 'divider',
+        content: {},
+        colors: { line: { rest: { value: `#00000${n}` } } },
+      },
+    ]),
+  )
+  const [first] = home!.body.order
+  const { colors: _fill, ...opening } = home!.body.sections[first!]!
+  const section = { ...opening, children: ['z-10', 'z-9', 'a-1'] }
+  const body = { order: [first], sections: { [first!]: section }, elements }
+  const page = { ...home, id: 'unordered', path: 'unordered', order: 'a9', body }
+  expect(await save({ type: 'addPage', page })).toMatchObject({ ok: true })
+  expect((await checkIndex(siteId)).faults).toEqual([])
+  await undo(localOwner, siteId, await revisionOf(siteId))
 })
 
 test('the migrations lead down to nothing and up again', async () => {

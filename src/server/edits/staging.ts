@@ -72,8 +72,15 @@ function changedRows<K extends keyof RecordIndex>(
   after: RecordIndex,
   before: RecordIndex | undefined,
 ): ReadonlyArray<RecordIndex[K][number]> {
-  const earlier = before?.[table] ?? []
-  return after[table].filter((row, i) => JSON.stringify(row) !== JSON.stringify(earlier[i]))
+  const earlier: ReadonlyArray<RecordIndex[K][number]> = before?.[table] ?? []
+  return after[table].filter((row, i) => !isSameRow(row, earlier[i]))
+}
+
+/** Rows hold nothing but texts, numbers and the like. */
+function isSameRow<Row extends object>(a: Row, b: Row | undefined): boolean {
+  if (!b) return false
+  for (const key in a) if (a[key] !== b[key]) return false
+  return true
 }
 
 interface StagedIndex {

@@ -7,6 +7,8 @@ import { giveUp, workOn } from './work'
 
 /** How long to wait for news before asking for work all the same, in milliseconds. */
 const PATIENCE = 2000
+/** How often to look for work that nobody is at any more, in milliseconds. */
+const LOOK = 5000
 /** How often one piece of work is begun before it is given up. */
 const MOST_TRIES = 3
 
@@ -38,7 +40,7 @@ function wakeable(): Wake {
   }
 }
 
-/** Work that a worker was at when it was killed goes back into the queue: its lock is free. */
+/** Work that a worker was at when it, or the database, was killed goes back into the queue: its lock is free. */
 async function takeBack(boss: PgBoss): Promise<void> {
   const running = await select<{ id: string }>(`select id from jobs where state = 'running'`, [])
   for (const { id } of running) {
@@ -84,14 +86,18 @@ async function workOnce(boss: PgBoss, tries: Map<string, number>): Promise<boole
 /** Works until it is told to stop; what it is at then, it ends. Returns what stops it. */
 export async function startWorker(): Promise<() => Promise<void>> {
   const boss = await queue(true)
-  await takeBack(boss)
   const waking = wakeable()
   const tries = new Map<string, number>()
   let running = true
   const stopHearing = hearNews(waking.wake)
+  let looked = -Infinity
   const loop = (async () => {
     while (running) {
       try {
+        if (performance.now() - looked > LOOK) {
+          await takeBack(boss)
+          looked = performance.now()
+        }
         if (await workOnce(boss, tries)) continue
       } catch (error) {
         // The database is away: it is asked again after a while.

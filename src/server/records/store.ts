@@ -70,11 +70,14 @@ export interface ReadyWrite extends RecordRef {
 }
 
 export function readyWrite(ref: RecordRef, record: SiteRecord): ReadyWrite {
-  const index = indexOf(ref, record)
+  const content = contentOf(ref.kind, record)
+  // Read as it is stored: the order of members, which the readers follow, is that of the text.
+  const isAsStored = JSON.stringify(record) === content.body
+  const index = indexOf(ref, isAsStored ? record : (JSON.parse(content.body) as SiteRecord))
   return {
     kind: ref.kind,
     id: ref.id,
-    content: contentOf(ref.kind, record),
+    content,
     listed: listedBy[ref.kind](record),
     index,
     indexHash: indexHash(index),

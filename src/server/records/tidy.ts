@@ -61,8 +61,18 @@ async function tidyFiles(): Promise<number> {
   return removed
 }
 
+/** Work that was over long ago, dry runs that nobody comes back to, windows that went without a word. */
+async function tidyTraces(): Promise<void> {
+  await database().query(`
+    delete from jobs where ended_at < now() - interval '7 days';
+    delete from plans where created_at < now() - interval '1 day';
+    delete from windows where seen_at < now() - interval '${GRACE}';
+  `)
+}
+
 /** Takes away what nothing can reach any more: contents, files, rests of killed work. */
 export async function tidyUp(): Promise<{ readonly contents: number; readonly files: number }> {
   await tidyStaged()
+  await tidyTraces()
   return { contents: await tidyContents(), files: await tidyFiles() }
 }

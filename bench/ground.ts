@@ -1,0 +1,252 @@
+import { execFileSync, spawnSync } from 'node:child_process'
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { randomUUID } from 'node:crypto'
+import { renderSite } from '@/core/render'
+import { closeDatabase, database } from '@/server/database/connection'
+import { select, tell } from '@/server/database/sets'
+import { createSite } from '@/server/sites'
+import { inventorySql } from '@/server/uses/inventory'
+import { median } from './browser'
+import { largeSite, swept } from './large-site'
+
+const address = process.env.EASEL_ADDRESS ?? ''
+const pids = (process.env.EASEL_PIDS ?? '').split(',').filter(Boolean)
+const sizes = (process.env.PAGES ?? '100,1000,2000').split(',').map(Number)
+
+async function call<T>(site: string, route: string, body?: unknown): Promise<T> {
+  const response = await fetch(`${address}/api/sites/${site}/${route}`, {
+    ...(body ? { method: 'POST', body: JSON.stringify(body) } : {}),
+  })
+  if (!response.ok) throw new Error(`${route}: ${response.status} ${await response.text()}`)
+  return (await response.json()) as T
+}
+
+interface Job {
+  readonly id: string
+  readonly state: string
+  readonly problem?: unknown
+  readonly result?: {
+    readonly revision?: number
+    readonly changed?: number
+    readonly written?: number
+  }
+}
+
+async function whole(site: string, begun: Job): Promise<Job> {
+  let job = begun
+  while (job.state === 'waiting' || job.state === 'running')
+    job = await call(site, `jobs/${job.id}`)
+  if (job.state !== 'done') throw new Error(JSON.stringify(job))
+  return job
+}
+
+async function timed(work: () => unknown): Promise<number> {
+  const start = performance.now()
+  await work()
+  return performance.now() - start
+}
+const times = async (count: number, work: () => unknown) => {
+  const all: number[] = []
+  for (let i = 0; i < count; i += 1) all.push(await timed(work))
+  return median(all)
+}
+
+const print = (what: string, ours: number, theirs: number, most: string, unit = 'ms') =>
+  console.log(
+    `${what.padEnd(44)} ${ours.toFixed(0).padStart(8)} ${theirs.toFixed(0).padStart(8)} ${unit}` +
+      `  ×${(ours / theirs).toFixed(2)} (at most ${most})`,
+  )
+
+const memory = () =>
+  pids.reduce((sum, pid) => {
+    try {
+      const kb = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]
+      return sum + Number(kb ?? 0) / 1024
+    } catch {
+      return sum
+    }
+  }, 0)
+
+async function makeSite(count: number): Promise<string> {
+  const id = `large-${count}`
+  await database().transaction((transaction) =>
+    createSite({ id, workspaceId: 'demo', position: count }, largeSite(count), transaction),
+  )
+  await database().query('analyze')
+  return id
+}
+
+/** The files of a site in a folder, as anything else would work on them. */
+function folderOf(count: number): string {
+  const folder = mkdtempSync(path.join(tmpdir(), 'easel-bench-'))
+  for (const [name, text] of renderSite(largeSite(count)))
+    writeFileSync(path.join(folder, name), text)
+  return folder
+}
+
+const request = {
+  pairs: [{ from: { value: swept, within: 0 }, to: { slot: 'brand' } }],
+  scope: 'site',
+}
+
+async function opening(site: string): Promise<void> {
+  const open = async (id: string) => (await (await fetch(`${address}/sites/${id}`)).text()).length
+  await open('tern-and-thistle')
+  const [small, large] = [await open('tern-and-thistle'), await open(site)]
+  const [ours, theirs] = [
+    await times(9, () => open(site)),
+    await times(9, () => open('tern-and-thistle')),
+  ]
+  print('opening the editor / site of 7 pages', ours, theirs, '1.5')
+  print('its HTML', large / 1024, small / 1024, '1.5', 'kB')
+}
+
+async function questions(site: string): Promise<void> {
+  const sql = await times(7, () => select(inventorySql, [site]))
+  const ours = await times(7, () => call(site, 'inventory'))
+  print('inventory / one SQL statement', ours, sql, '1.5')
+  const slotSql = await times(9, () =>
+    select('select place, count(*) from uses where site_id = $1 and slot = $2 group by place', [
+      site,
+      'brand',
+    ]),
+  )
+  print(
+    'uses of a slot / one SQL statement',
+    await times(9, () => call(site, 'slots/brand/uses')),
+    slotSql,
+    '1.5',
+  )
+}
+
+async function dryRuns(site: string, folder: string): Promise<void> {
+  const grep = await times(5, () => spawnSync('grep', ['-rio', swept, folder], { maxBuffer: 1e9 }))
+  const run = async () => {
+    const { plan } = await call<{ plan: string }>(site, 'sweep/dry-run', { sweep: request })
+    await call(site, `sweep/plans/${plan}?from=0&count=100`)
+  }
+  const cold = await timed(run)
+  print('dry run to its first hits, cold / grep -rio', cold, grep, '3')
+  print('the same, warm', await times(5, run), grep, '0.6')
+}
+
+/** Replacing with what everybody has: `sed -i` on the files and one UPDATE a page. */
+async function byHand(folder: string): Promise<number> {
+  const files = execFileSync('ls', [folder])
+    .toString()
+    .split('\n')
+    .filter((name) => name.endsWith('.css') || name.endsWith('.html'))
+  await tell('create table if not exists bench_pages (id text primary key, document text)', [])
+  await tell('truncate bench_pages', [])
+  const texts = files.map((name) => [name, readFileSync(path.join(folder, name), 'utf8')] as const)
+  for (const [name, text] of texts)
+    await tell('insert into bench_pages values ($1, $2)', [name, text])
+  const copy = mkdtempSync(path.join(tmpdir(), 'easel-sed-'))
+  cpSync(folder, copy, { recursive: true })
+  const took = await timed(async () => {
+    spawnSync('sh', ['-c', `sed -i 's/${swept}/#123456/gI' ${copy}/*`])
+    for (const [name, text] of texts) {
+      if (!name.endsWith('.css')) continue
+      await tell('update bench_pages set document = $2 where id = $1', [
+        name,
+        text.replaceAll(swept, '#123456'),
+      ])
+    }
+  })
+  rmSync(copy, { recursive: true })
+  return took
+}
+
+async function applying(site: string, folder: string): Promise<void> {
+  const theirs = await byHand(folder)
+  let job: Job | undefined
+  const apply = await timed(async () => {
+    job = await whole(
+      site,
+      await call(site, 'wide', { base: 'any', intent: { type: 'sweep', request } }),
+    )
+  })
+  print(`apply, ${job!.result!.changed} uses / sed -i, UPDATEs`, apply, theirs, '3')
+  const { revision } = job!.result!
+  const [stored] = await select<{ size: number; texts: number }>(
+    `select sum(pg_column_size(e.changes))::int as size,
+       (select sum(length($3) + length('slot brand'))::int from edit_records x
+        cross join lateral regexp_matches(x.changes, '"to"', 'g')
+        where x.site_id = $1 and x.revision = $2) as texts
+     from edit_records e where e.site_id = $1 and e.revision = $2`,
+    [site, revision!, swept],
+  )
+  print(
+    'edit stored / bytes of the texts changed',
+    stored!.size / 1024,
+    stored!.texts / 1024,
+    '4',
+    'kB',
+  )
+  const undo = await timed(async () => {
+    const stepped = await call<{ job?: Job }>(site, 'undo', { base: revision })
+    if (stepped.job) await whole(site, stepped.job)
+  })
+  print('undo / sed -i, UPDATEs', undo, theirs, '3')
+}
+
+async function publishing(site: string, count: number, folder: string): Promise<void> {
+  const copy = path.join(tmpdir(), `easel-copy-${randomUUID()}`)
+  const cp = await timed(() => execFileSync('cp', ['-r', folder, copy]))
+  rmSync(copy, { recursive: true })
+  const rendering = await timed(() => renderSite(largeSite(count)))
+  const publish = async () => whole(site, await call(site, 'publication', {}))
+  const all = await timed(publish)
+  print('publish all / cp -r (and rendering)', all, 3 * cp + rendering, '1')
+  const edits = [
+    { clientId: randomUUID(), edit: { type: 'setSlot', slot: 'brand', value: '#1d5956' } },
+  ]
+  await call(site, 'edits', { base: 0, edits })
+  let written = 0
+  const again = await timed(async () => {
+    written = (await publish()).result?.written ?? -1
+  })
+  console.log(`publish after one slot change: ${written} file written, ${again.toFixed(0)} ms`)
+}
+
+async function savingBeside(site: string): Promise<void> {
+  let n = 0
+  const save = () => {
+    const value = `#${(n += 1).toString(16).padStart(6, '0')}`
+    return call('ferrybank', 'edits', {
+      base: 0,
+      edits: [{ clientId: randomUUID(), edit: { type: 'setSlot', slot: 'buoy', value } }],
+    })
+  }
+  await times(10, save)
+  const alone = await times(30, save)
+  const sweeping = (async () =>
+    whole(site, await call(site, 'wide', { base: 'any', intent: { type: 'sweep', request } })))()
+  const beside: number[] = []
+  let running = true
+  void sweeping.finally(() => (running = false))
+  while (running) beside.push(await timed(save))
+  await sweeping
+  print(`saving during a sweep of another site (${beside.length})`, median(beside), alone, '1.5')
+}
+
+/** What a site of many pages costs, against what everybody has at hand. */
+export async function benchGround(): Promise<void> {
+  for (const count of sizes) {
+    const made = await timed(() => makeSite(count))
+    const site = `large-${count}`
+    const folder = folderOf(count)
+    console.log(`\n${count} pages of 105 uses (made in ${(made / 1000).toFixed(1)} s)`)
+    await opening(site)
+    await questions(site)
+    await dryRuns(site, folder)
+    await applying(site, folder)
+    await publishing(site, count, folder)
+    await savingBeside(site)
+    console.log(`memory of server and worker: ${memory().toFixed(0)} MB (at most 400)`)
+    rmSync(folder, { recursive: true })
+  }
+  await closeDatabase()
+}
