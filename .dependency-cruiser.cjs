@@ -61,6 +61,16 @@ module.exports = {
         pathNot: [`^src/core/(${rooms})/index\\.ts$`, '^src/$1/'],
       },
     },
+    {
+      name: 'folders-of-the-interface-are-entered-by-their-index',
+      comment: 'A folder of the interface exports what others may use from its index.ts.',
+      severity: 'error',
+      from: { path: '^src/ui/([^/]+)/', pathNot: '\\.test\\.tsx?$' },
+      to: {
+        path: '^src/ui/[^/]+/',
+        pathNot: ['^src/ui/[^/]+/index\\.tsx?$', '^src/ui/$1/'],
+      },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],
   options: {

@@ -220,7 +220,8 @@ export type NamedSections = ReadonlyArray<{ readonly doc: DocId; readonly sectio
 export interface Present {
   readonly window: string
   readonly name: string
-  readonly page?: string
+  /** The title of the page that the window shows. */
+  readonly page: string | null
 }
 
 /** How many sections of the site have a theme, on how many pages. */

@@ -31,7 +31,8 @@ async function absent(site: string, window: string): Promise<void> {
 /** Who has a site open just now. */
 export function whoIsPresent(site: string): Promise<Present[]> {
   return select<Present>(
-    `select w.id as window, u.name, w.page from windows w join users u on u.id = w.user_id
+    `select w.id as window, u.name, r.title as page from windows w join users u on u.id = w.user_id
+       left join records r on r.site_id = w.site_id and r.kind = 'page' and r.id = w.page
      where w.site_id = $1 and w.seen_at > now() - interval '${GONE}' order by w.id`,
     [site],
   )

@@ -13,7 +13,8 @@ import {
   type ColorDecision,
   type SlotId,
 } from '@/core/site'
-import { decisionHex, useEditorState } from '../editor'
+import { useEditorState } from '../editor'
+import { decisionHex } from '../look'
 import { Fold } from '../kit'
 import { ColorEditor } from './color-editor'
 import { Readings, type ReadsOn } from './readings'

@@ -1,6 +1,5 @@
 export type { SiteClient } from './client'
 export { EditorProvider, useEditor, useEditorState } from './context'
-export { assetUrlOf, decisionHex, paintBackground, themeLook } from './look'
 export {
   looksOfSite,
   spotOfSelection,
@@ -25,5 +24,4 @@ export type {
 } from './state'
 export { isAfterDark } from './state'
 export { openAndTell, stepAndTell } from './steps'
-export { sectionKey, type SectionRef } from './section-choice'
 export type { Clash, LostEdit, SaveState } from '@/core/sync'

@@ -4,7 +4,7 @@ import { useCallback, useRef } from 'react'
 import type { PageBandsEntry } from '@/core/payloads'
 import { openAndTell, useEditor, useEditorState, usePageList, useShownDocs } from '../editor'
 import { useRowWindow } from '../kit'
-import { PageStack } from './page-stack'
+import { PageStack } from '../bands'
 
 /** Small pages beside one another. */
 const ACROSS = 3

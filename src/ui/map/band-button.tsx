@@ -1,5 +1,5 @@
 import type { ComponentProps } from 'react'
-import type { Band } from './bands'
+import type { Band } from '../bands'
 
 interface BandButtonProps extends ComponentProps<'button'> {
   readonly band: Band

@@ -3,7 +3,7 @@
 import { useEditor, useEditorState, useShownDocs, useShownPage } from '../editor'
 import { AllPages } from './all-pages'
 import { BandButton } from './band-button'
-import { bandsOnPage } from './bands'
+import { bandsOnPage } from '../bands'
 
 /** The page as bands in their own colours, all pages as small stacks beneath. */
 export function SiteMap() {

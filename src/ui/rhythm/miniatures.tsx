@@ -10,9 +10,10 @@ import {
   type RefObject,
 } from 'react'
 import type { PageId } from '@/core/site'
-import { sectionKey } from '../editor'
+import { sectionKey } from '../bands'
 import { arrowSteps, useRowWindow } from '../kit'
-import { BandButton, type Band } from '../map'
+import { BandButton } from '../map'
+import { type Band } from '../bands'
 import { placeAt, type Place } from './place'
 
 export interface Miniature {

@@ -3,16 +3,10 @@
 import { useCallback, useMemo, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import type { PageId, ThemeId } from '@/core/site'
-import {
-  sectionKey,
-  useEditor,
-  useEditorState,
-  usePageList,
-  useShownDocs,
-  type SectionRef,
-} from '../editor'
+import { useEditor, useEditorState, usePageList, useShownDocs } from '../editor'
+import { sectionKey, type SectionRef } from '../bands'
 import { Button } from '../kit'
-import { bandsOnPage, withThemes, type Band } from '../map'
+import { bandsOnPage, withThemes, type Band } from '../bands'
 import { editProblemWords, problemWords } from '../words'
 import { Chosen, type Given, type PickedSection } from './chosen'
 import { Miniatures, type Miniature } from './miniatures'

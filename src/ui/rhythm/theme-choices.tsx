@@ -2,7 +2,8 @@
 
 import { ToggleGroup } from 'radix-ui'
 import { themesInOrder, type ThemeId } from '@/core/site'
-import { themeLook, useEditorState } from '../editor'
+import { useEditorState } from '../editor'
+import { themeLook } from '../look'
 
 interface ThemeChoicesProps {
   readonly label: string

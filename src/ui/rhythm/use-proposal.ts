@@ -3,7 +3,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import type { PageId, ThemeId } from '@/core/site'
-import { sectionKey, useEditor } from '../editor'
+import { useEditor } from '../editor'
+import { sectionKey } from '../bands'
 import { problemWords } from '../words'
 
 /** A rhythm that is proposed and not yet given; themes are known of the pages that came into view. */

@@ -1,8 +1,8 @@
 import Link from 'next/link'
 import type { ShelfEntry, SiteEntry } from '@/core/payloads'
 import { slotsInOrder } from '@/core/site'
-import { decisionHex } from '../editor/look'
-import { PageStack } from '../map/page-stack'
+import { decisionHex } from '../look'
+import { PageStack } from '../bands'
 import { counted } from '../words'
 
 /** All sites of the workspace, each as the rhythm of its pages over its palette. */

@@ -17,6 +17,7 @@ import { isAfterDark, stepAndTell, useEditor, useEditorState, type DeviceWidth }
 import { IconButton } from '../kit'
 import { PublishButton } from '../publish'
 import { switchChrome } from './chrome'
+import { Others } from './others'
 import { PageMenu } from './page-menu'
 
 const VIEWS = [
@@ -81,6 +82,7 @@ export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
       >
         <Redo2 size={16} />
       </IconButton>
+      <Others />
       <SaveMark />
       <IconButton label="Light or dark chrome" onClick={switchChrome}>
         <Contrast size={16} />

@@ -9,7 +9,7 @@ import {
   type Whereabouts,
 } from '@/core/render'
 import type { Pictures, DocId, PageId, SiteDocs, SlotId } from '@/core/site'
-import { assetUrlOf } from '../editor/look'
+import { assetUrlOf } from '../look'
 
 /** Links lead nowhere on the stage; everything else lies where the editor's server keeps it. */
 function whereabouts(siteId: string, pictures: Pictures): Whereabouts {

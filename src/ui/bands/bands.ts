@@ -7,8 +7,8 @@ import {
   type SectionId,
   type ThemeId,
 } from '@/core/site'
-import { paintBackground, themeLook } from '../editor/look'
-import type { SectionRef } from '../editor/section-choice'
+import { paintBackground, themeLook } from '../look'
+import type { SectionRef } from './section-ref'
 
 /** A section as a small drawing of the page shows it. */
 export interface Band extends SectionRef {

@@ -1,0 +1,1 @@
+export { assetUrlOf, decisionHex, paintBackground, themeLook } from './look'
