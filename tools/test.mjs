@@ -3,7 +3,7 @@ import path from 'node:path'
 import { stripVTControlCharacters } from 'node:util'
 import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, unpackDebian } from './machine.mjs'
 import { startPostgres } from './postgres.mjs'
-import { startApplication } from './server.mjs'
+import { startApplication, startServer } from './server.mjs'
 import { execute, Failure, freePort, npx, stateFolder, step } from './steps.mjs'
 
 const count = { passed: 0, failed: 0 }
@@ -66,7 +66,7 @@ function failuresOf({ file, suites = [], specs = [] }) {
   return [...failed, ...suites.flatMap(failuresOf)]
 }
 
-async function runBrowser({ address, published }, filter) {
+async function runBrowser({ address, published }, second, filter) {
   const report = path.join(stateFolder, 'playwright.json')
   rmSync(report, { force: true })
   try {
@@ -75,6 +75,7 @@ async function runBrowser({ address, published }, filter) {
         env: {
           EASEL_ADDRESS: address,
           EASEL_PUBLISHED: published,
+          EASEL_SECOND: second.address,
           PLAYWRIGHT_JSON_OUTPUT_NAME: report,
           PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
         },
@@ -153,9 +154,18 @@ export async function run({ options }) {
           log: 'test-server.log',
         }),
       )
+      // A second server on the same database, as a balancer would have it.
+      const second = await startServer({
+        port: await freePort(4383),
+        publishedPort: await freePort(5383),
+        databaseUrl,
+        files: server.files,
+        log: 'test-server-2.log',
+      })
       try {
-        await runBrowser(running, filter)
+        await runBrowser(running, second, filter)
       } finally {
+        await second.stop()
         await running.stop()
       }
     }

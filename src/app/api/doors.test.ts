@@ -10,6 +10,8 @@ import {
   tamper,
 } from '@/server/database/database.fixture'
 import { select, tell } from '@/server/database/sets'
+import { closeQueue } from '@/server/jobs'
+import { stopHearing } from '@/server/live'
 import { isDatabaseAway } from './respond'
 
 type Handler = (
@@ -25,7 +27,11 @@ const routes = readdirSync(app, { recursive: true, encoding: 'utf8' })
   .sort()
 
 beforeAll(() => openTestDatabase('doors_test'))
-afterAll(closeTestDatabase)
+afterAll(async () => {
+  await stopHearing()
+  await closeQueue()
+  await closeTestDatabase()
+})
 
 /** Texts that a database refuses, and names that every object answers to. */
 const odd = [
@@ -58,6 +64,13 @@ const bodies = (text: string) => [
   { base: 0, slot: text, to: { value: text } },
   { base: 0, theme: text, to: text },
   { to: text },
+  { base: 0, intent: { type: text } },
+  { base: 0, intent: { type: 'removeSlot', slot: text, to: { value: text } } },
+  { base: 'any', intent: { type: 'restore', checkpoint: text, name: text } },
+  { base: 0, intent: { type: 'giveThemes', told: text, sections: [{ doc: text }] } },
+  { window: text, page: text },
+  { window: randomUUID(), page: text },
+  { shown: [text], pages: [text] },
   { share: text },
   { base: 0 },
   { [text]: text },
@@ -91,7 +104,7 @@ const bodies = (text: string) => [
 /** The answer is one that was meant: never a bare failure of the server. */
 async function expectMeant(response: Response, told: string): Promise<void> {
   expect([told, response.status]).not.toEqual([told, 500])
-  if (response.status < 400) return
+  if (response.status < 400) return response.body?.cancel()
   const type = response.headers.get('content-type') ?? ''
   if (type.includes('json'))
     expect(await response.json()).toMatchObject({ problem: { code: expect.any(String) } })

@@ -15,7 +15,7 @@ import { database } from '../database/connection'
 import { select, tell } from '../database/sets'
 import { isLargeStep, step, type StepKind } from '../edits'
 import { announce, hearNews } from '../live/hear'
-import { packedFile } from '../publishing'
+import { packedFile, publicationOf } from '../publishing'
 import { enqueue } from './queue'
 
 /** Work as it stands in the database. */
@@ -150,12 +150,16 @@ const PACKING = 600_000
 
 /** The published site as one archive, packed beside the server. */
 export async function packedSite(actor: Actor, siteId: string): Promise<Result<Uint8Array>> {
+  const published = await publicationOf(actor, siteId)
+  if (!published.ok) return published
+  if (!published.value) return refused({ code: 'not-published' })
   const job = await beginJob(actor, siteId, 'pack', null)
   if (!job.ok) return job
   const state = await jobSoon(actor, siteId, job.value, PACKING)
   if (!state.ok) return state
   const { problem, result } = state.value
   if (problem) return refused(problem)
+  if (state.value.state !== 'done') return refused({ code: 'too-slow' })
   return packedFile(actor, siteId, result?.file ?? '')
 }
 
