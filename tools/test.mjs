@@ -2,6 +2,7 @@ import { existsSync, readFileSync, rmSync } from 'node:fs'
 import path from 'node:path'
 import { stripVTControlCharacters } from 'node:util'
 import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, unpackDebian } from './machine.mjs'
+import { runKills } from './long/kills.mjs'
 import { startPostgres } from './postgres.mjs'
 import { startApplication, startServer } from './server.mjs'
 import { execute, Failure, freePort, npx, stateFolder, step } from './steps.mjs'
@@ -109,8 +110,10 @@ async function runGuarantee() {
   return told.map((line) => line.trim()).join('; ')
 }
 
-/** `./easel test [unit|browser] [names …]`; without a part, everything. */
-export async function run({ options }) {
+/** `./easel test [unit|browser] [names …]`; without a part, everything. `--long` adds the long walks. */
+export async function run({ options: given }) {
+  const isLong = given.includes('--long')
+  const options = given.filter((option) => option !== '--long')
   const [part, ...filter] = ['unit', 'browser'].includes(options[0]) ? options : [undefined]
   await ensureDebian(['postgresql-15', 'chromium', 'poppler-utils'])
   await ensurePackages()
@@ -172,6 +175,7 @@ export async function run({ options }) {
   } finally {
     await postgres.stop()
   }
+  if (isLong) await check('Killing server, worker and database at 100 random moments', runKills)
   for (const failure of failures) console.log(`\n✗ ${failure}`)
   console.log(`\n${count.passed} passed, ${count.failed} failed`)
   return count.failed ? 1 : 0
