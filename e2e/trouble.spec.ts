@@ -1,6 +1,6 @@
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { expect, test } from '@playwright/test'
+import { expect, test, type Browser, type Page } from '@playwright/test'
 import { computedOnStage, isSaved, openPaint, setSlot, stageFrame, tern, undo } from './editor'
 
 const heading = '[data-section="opening"] h1'
@@ -64,9 +64,22 @@ test('two windows: the later one is told, loads, and its change is replayed', as
   await expect(page.locator('[data-slot="slate"]')).toContainText('#5C6866')
 })
 
+const NEWS = ['**/live?*', '**/changes?*']
+
+/** A window that hears nothing of the others: another browser, whose questions after news get no answer. */
+async function deafWindow(browser: Browser): Promise<Page> {
+  const window = await (await browser.newContext()).newPage()
+  for (const address of NEWS) await window.route(address, (route) => route.abort())
+  return window
+}
+async function hearAgain(deaf: Page): Promise<void> {
+  for (const address of NEWS) await deaf.unroute(address)
+  await deaf.evaluate(() => window.dispatchEvent(new Event('focus')))
+}
+
 test('a change whose target is gone is shown, not dropped in silence', async ({
   page,
-  context,
+  browser,
 }) => {
   await openPaint(page, '/sites/ferrybank')
   await page.getByRole('button', { name: 'Add a slot' }).click()
@@ -75,7 +88,7 @@ test('a change whose target is gone is shown, not dropped in silence', async ({
   await isSaved(page)
   const added = page.locator('[data-slot]').last()
   const slot = (await added.getAttribute('data-slot'))!
-  const other = await context.newPage()
+  const other = await deafWindow(browser)
   await openPaint(other, '/sites/ferrybank')
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
@@ -84,6 +97,7 @@ test('a change whose target is gone is shown, not dropped in silence', async ({
   await expect(other.getByRole('alert').filter({ hasText: 'could not be kept' })).toContainText(
     'the slot is no longer in the palette',
   )
+  await hearAgain(other)
   await other.getByRole('button', { name: 'Understood' }).click()
   await expect(other.locator(`[data-slot="${slot}"]`)).toHaveCount(0)
 })
@@ -168,7 +182,7 @@ test('an address that leads nowhere says so', async ({ page }) => {
 
 test('two people who change the same cell are both told, and both decisions are kept', async ({
   page,
-  context,
+  browser,
 }) => {
   const cell = '[data-cell="on-paper/link"]'
   const decide = async (window: typeof page, text: string) => {
@@ -176,7 +190,7 @@ test('two people who change the same cell are both told, and both decisions are 
     await window.keyboard.type(text)
     await window.keyboard.press('Enter')
   }
-  const other = await context.newPage()
+  const other = await deafWindow(browser)
   for (const window of [page, other]) await window.goto(`${tern}/themes`)
   await decide(page, 'brand -14')
   await expect(page.locator(cell)).toContainText('Brand −14')
