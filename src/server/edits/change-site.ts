@@ -8,8 +8,8 @@ import { keepChanges } from './edit-records'
 import { entriesOrFar, entriesSince } from './since'
 import { standing } from './standing'
 
-/** The revision that a change is made on; a function where only the database tells, `any` where it is made anew on whatever there is. */
-export type Base = number | 'any' | ((transaction: Transaction) => Promise<number>)
+/** The revision that a change is made on; `any` where it is made anew on whatever there is. */
+export type Base = number | 'any'
 
 /**
  * Runs a change of one site in one transaction, with the site's row locked and
@@ -27,9 +27,8 @@ export function changeSite<T>(
     try {
       await models().sequelize.transaction(async (transaction) => {
         const found = await lockedSiteFor(actor, siteId, transaction)
-        const wanted = typeof base === 'function' ? await base(transaction) : base
         if (!found.ok) outcome = found
-        else if (wanted !== 'any' && found.value.revision !== wanted) {
+        else if (base !== 'any' && found.value.revision !== base) {
           outcome = refused({ code: 'stale', revision: found.value.revision })
         } else outcome = await change(found.value, transaction)
         if (!outcome.ok) throw rollback

@@ -22,7 +22,8 @@ import {
   takeCheckpoint,
   undo,
 } from '.'
-import { loadWhole } from '../records'
+import { tell } from '../database/sets'
+import { loadWhole, tidyUp } from '../records'
 import { loadPage, loadSite } from '../sites'
 import { changesOf } from './edit-records'
 import { usesInSite } from '@/core/uses'
@@ -295,6 +296,30 @@ test('what is kept beside a record does not depend on the order of its members',
   expect(await save({ type: 'addPage', page })).toMatchObject({ ok: true })
   expect((await checkIndex(siteId)).faults).toEqual([])
   await undo(localOwner, siteId, await revisionOf(siteId))
+})
+
+test('of several edits, the one whose file name is taken is named, not the last one', async () => {
+  const { pages } = await loadWhole(siteId)
+  const page = { ...Object.values(pages)[0]!, id: 'again', path: 'about', order: 'a9' }
+  const edits = [{ type: 'addPage', page }, setBrand('#112233')].map((edit) => ({
+    clientId: randomUUID(),
+    edit: edit as unknown as Edit,
+  }))
+  const state = await stateOf(siteId)
+  expect(await saveEdits(localOwner, siteId, 0, edits)).toEqual({
+    ok: false,
+    problem: { code: 'edit-refused', problem: 'path-taken', clientId: edits[0]!.clientId },
+  })
+  expect(await stateOf(siteId)).toBe(state)
+})
+
+test('a text that a record goes back to is not tidied away beneath it', async () => {
+  await save(setBrand('#0a0a0a'))
+  const before = await stateOf(siteId)
+  await save(setBrand('#0b0b0b'))
+  await tell(`update contents set at = now() - interval '2 hours' where site_id = $1`, [siteId])
+  await Promise.all([undo(localOwner, siteId, await revisionOf(siteId)), tidyUp(), tidyUp()])
+  expect(await stateOf(siteId)).toBe(before)
 })
 
 test('the migrations lead down to nothing and up again', async () => {

@@ -28,7 +28,7 @@ async function performEdit(
   const before = records.docs()
   const result = applyEdit(before, edit)
   if (!result.ok) return refuse(result.problem)
-  const problem = records.take(result.docs, result.changes)
+  const problem = await records.take(result.docs, result.changes)
   if (problem) return refuse(problem)
   await addToHistory(
     site,
@@ -65,9 +65,8 @@ export async function performEdits(
     const performed = await performEdit(actor, site, records, each, transaction)
     if (!performed.ok) return performed
   }
-  const problem = await records.store(site.revision)
-  const last = edits.at(-1)!
-  return problem ? refused(refusal(problem, last.clientId)) : done(null)
+  await records.store(site.revision)
+  return done(null)
 }
 
 /**

@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize'
 import type { Change } from '@/core/changes'
 import type { RecordRef, SiteRecord } from '@/core/site'
 import { insertRows, select, tell, type Columns } from '../database/sets'
-import type { ReadyWrite } from '../records'
+import { putContents, type ReadyWrite } from '../records'
 import {
   bandColumns,
   indexOf,
@@ -97,13 +97,7 @@ export async function stage(
   records: readonly Staged[],
 ): Promise<void> {
   const writes = records.flatMap(({ write }) => (write ? [write] : []))
-  await insertRows(
-    'contents',
-    { site_id: 'text', hash: 'text', kind: 'text', schema: 'int', body: 'text' } as const,
-    writes.map(({ kind, content }) => ({ ...content, site_id: siteId, kind })),
-    undefined,
-    'on conflict do nothing',
-  )
+  await putContents(siteId, writes)
   const rows = records.map(({ kind, id, base, write, changes, counted }, i): StagedRow => ({
     job,
     at: first + i,

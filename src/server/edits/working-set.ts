@@ -1,7 +1,7 @@
 import type { Transaction } from 'sequelize'
-import { applyChanges } from '@/core/changes'
-import type { EditProblem } from '@/core/edit'
+import { changedDocs, type EditProblem } from '@/core/edit'
 import {
+  frameRef,
   isWholeRecord,
   recordAt,
   recordKey,
@@ -19,44 +19,51 @@ export interface WorkingSet {
   /** Loads records that are not at hand yet. */
   readonly need: (refs: readonly RecordRef[]) => Promise<void>
   /** Puts the documents after an edit in place of those before; why they may not be stored, where that is so. */
-  readonly take: (docs: SiteDocs, changes: readonly RecordChange[]) => EditProblem | undefined
+  readonly take: (
+    docs: SiteDocs,
+    changes: readonly RecordChange[],
+  ) => Promise<EditProblem | undefined>
   /** Makes changes in the records that they name; false where they do not fit what is there. */
   readonly change: (changes: readonly RecordChange[]) => Promise<boolean>
-  /** Stores every record that was changed; why it cannot be, where that is so. */
-  readonly store: (revision: number) => Promise<EditProblem | undefined>
+  /** Stores every record that was changed. */
+  readonly store: (revision: number) => Promise<void>
 }
 
-/** File names that two records of a kind would share: of pages, of pictures. */
+/** Whether changes of a record may give it another file name. */
+const isNaming = ({ changes }: RecordChange) =>
+  changes.some(({ path: [member] }) => [undefined, 'path', 'fileName'].includes(member as string))
+
+/** File names that records would share with others of their kind, which are not changed themselves: of pages, of pictures. */
 async function takenName(
   siteId: string,
+  refs: readonly RecordRef[],
   changed: ReadonlyMap<string, RecordRef>,
   docs: SiteDocs,
   transaction: Transaction,
 ): Promise<EditProblem | undefined> {
-  const named = [...changed.values()].flatMap((ref) => {
+  const named = refs.flatMap((ref) => {
     const record = recordAt(docs, ref) as { path?: string; fileName?: string } | undefined
     const name = record?.path ?? record?.fileName
     return name === undefined ? [] : [{ kind: ref.kind, id: ref.id, name }]
   })
   if (named.length === 0) return undefined
   const { unnest, bind } = columnsOf({ kind: 'text', id: 'text', name: 'text' } as const, named)
-  const others = await select<{ kind: string; id: string }>(
+  const others = await select<RecordRef>(
     `select r.kind, r.id from records r join ${unnest(2)} as named (kind, id, name)
        on named.kind = r.kind and named.name = r.path and named.id <> r.id
      where r.site_id = $1`,
     [siteId, ...bind],
     transaction,
   )
-  const clash = others.find(({ kind, id }) => !changed.has(`${kind}/${id}`))
+  const clash = others.find((other) => !changed.has(recordKey(other)))
   if (!clash) return undefined
   return clash.kind === 'page' ? 'path-taken' : 'file-taken'
 }
 
 /** Begins with the frame of a site. */
 export async function workingSet(siteId: string, transaction: Transaction): Promise<WorkingSet> {
-  const frame = { kind: 'frame', id: 'frame' } as const
-  let docs = docsFrom(await loadRecords(siteId, [frame], transaction))
-  const asked = new Set([recordKey(frame)])
+  let docs = docsFrom(await loadRecords(siteId, [frameRef], transaction))
+  const asked = new Set([recordKey(frameRef)])
   const changed = new Map<string, RecordRef>()
 
   async function need(refs: readonly RecordRef[]): Promise<void> {
@@ -68,37 +75,29 @@ export async function workingSet(siteId: string, transaction: Transaction): Prom
     for (const ref of missing) asked.add(recordKey(ref))
   }
 
-  function take(next: SiteDocs, changes: readonly RecordChange[]): EditProblem | undefined {
+  async function take(
+    next: SiteDocs,
+    changes: readonly RecordChange[],
+  ): Promise<EditProblem | undefined> {
     const isFit = changes.every((ref) => {
       const record = recordAt(next, ref)
       return record === undefined || isWholeRecord(ref.kind, record)
     })
     if (!isFit) return 'not-whole'
     docs = next
-    for (const { kind, id } of changes) changed.set(`${kind}/${id}`, { kind, id })
-    return undefined
+    for (const { kind, id } of changes) changed.set(recordKey({ kind, id }), { kind, id })
+    return takenName(siteId, changes.filter(isNaming), changed, docs, transaction)
   }
 
   async function change(changes: readonly RecordChange[]): Promise<boolean> {
     await need(changes)
-    try {
-      const next = changes.reduce(
-        (now, { kind, id, changes: own }) =>
-          withRecord(now, { kind, id }, applyChanges(recordAt(now, { kind, id }), own)),
-        docs,
-      )
-      return take(next, changes) === undefined
-    } catch {
-      return false
-    }
+    const next = changedDocs(docs, changes)
+    return next !== undefined && (await take(next, changes)) === undefined
   }
 
-  async function store(revision: number): Promise<EditProblem | undefined> {
-    const problem = await takenName(siteId, changed, docs, transaction)
-    if (problem) return problem
+  async function store(revision: number): Promise<void> {
     const writes = [...changed.values()].map((ref) => ({ ...ref, record: recordAt(docs, ref) }))
     await writeRecords(siteId, revision, writes, transaction)
-    return undefined
   }
 
   return { docs: () => docs, need, take, change, store }

@@ -21,11 +21,13 @@ create table records (
   position text collate "C",
   readers integer not null default 0,
   index_hash text,
-  primary key (site_id, kind, id)
+  primary key (site_id, kind, id),
+  foreign key (site_id, hash) references contents (site_id, hash)
 );
 alter table records add constraint records_path unique (site_id, kind, path) deferrable initially deferred;
 create index records_position on records (site_id, kind, position, id);
 create index records_revision on records (site_id, revision);
+create index records_hash on records (site_id, hash);
 create table uses (
   record bigint not null references records(no) on delete cascade,
   n integer not null,
@@ -88,7 +90,8 @@ create table snapshot_records (
   kind text not null,
   id text not null,
   hash text not null,
-  primary key (snapshot, kind, id)
+  primary key (snapshot, kind, id),
+  foreign key (site_id, hash) references contents (site_id, hash)
 );
 create index snapshot_records_hash on snapshot_records (site_id, hash);
 create table publication_files (

@@ -23,6 +23,7 @@ import { unwatched, type WorkWatch } from '../edits'
 import {
   hashOf,
   keepStates,
+  keepTidyAway,
   loadFrame,
   loadStates,
   statesOfKind,
@@ -234,6 +235,7 @@ export async function publish(
   return inTurn('publish', () =>
     models().sequelize.transaction(async (turn) => {
       await alone(siteId, turn)
+      await keepTidyAway(turn)
       const made = await atOneMoment(async (transaction) => {
         const found = await siteFor(actor, 'publish', siteId, transaction)
         if (!found.ok) return found

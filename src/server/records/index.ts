@@ -10,7 +10,14 @@ export {
   type RecordState,
 } from './load'
 export { contentOf, hashOf, readContent, type Content } from './stored'
-export { putRecords, readyWrite, writeRecords, type ReadyWrite, type RecordWrite } from './store'
+export {
+  putContents,
+  putRecords,
+  readyWrite,
+  writeRecords,
+  type ReadyWrite,
+  type RecordWrite,
+} from './store'
 export { keepSnapshot, keepStates, snapshotStates } from './snapshots'
-export { tidyUp } from './tidy'
+export { keepTidyAway, tidyUp } from './tidy'
 export { bringUpToDate, rebuildIndex } from './bring-up-to-date'

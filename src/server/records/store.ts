@@ -123,6 +123,21 @@ async function numbersOf(
   return new Map(rows.map((row) => [`${row.kind}/${row.id}`, row]))
 }
 
+/**
+ * Puts texts where all contents lie. One that is there already counts as young
+ * again, so that it is not tidied away before whoever put it refers to it.
+ */
+export function putContents(
+  siteId: string,
+  writes: readonly ReadyWrite[],
+  transaction?: Transaction,
+): Promise<void> {
+  const rows = writes.map(({ kind, content }) => ({ ...content, site_id: siteId, kind }))
+  const byHash = [...new Map(rows.map((row) => [row.hash, row])).values()]
+  const young = 'on conflict (site_id, hash) do update set at = now()'
+  return insertRows('contents', contentColumns, byHash, transaction, young)
+}
+
 /** Puts records in place, with their contents and what is kept beside them, all in sets. */
 export async function putRecords(
   siteId: string,
@@ -131,13 +146,7 @@ export async function putRecords(
   transaction: Transaction,
 ): Promise<void> {
   if (writes.length === 0) return
-  await insertRows(
-    'contents',
-    contentColumns,
-    writes.map(({ kind, content }) => ({ ...content, site_id: siteId, kind })),
-    transaction,
-    'on conflict do nothing',
-  )
+  await putContents(siteId, writes, transaction)
   const before = await numbersOf(siteId, writes, transaction)
   await insertRows(
     'records',

@@ -1,5 +1,6 @@
 import { database } from '../database/connection'
-import { select } from '../database/sets'
+import type { Transaction } from 'sequelize'
+import { select, tell } from '../database/sets'
 import { fileStore } from '../storage'
 
 /** What nobody can reach is left alone for this long: somebody may be about to refer to it. */
@@ -43,8 +44,24 @@ async function reached(hashes: readonly string[]): Promise<Set<string>> {
   return new Set(rows.map(({ hash }) => hash))
 }
 
-/** Files that nothing refers to; those that the history can bring back are kept. */
-async function tidyFiles(): Promise<number> {
+const LOCK = `hashtext('tidy files')`
+
+/** While a transaction lasts no file is taken away: for those who put files and refer to them at its end. */
+export const keepTidyAway = (transaction: Transaction): Promise<void> =>
+  tell(`select pg_advisory_xact_lock_shared(${LOCK})`, [], transaction)
+
+/** Files that nothing refers to; those that the history can bring back are kept. Left for later while files are put. */
+const tidyFiles = (): Promise<number> =>
+  database().transaction(async (transaction) => {
+    const [row] = await select<{ mine: boolean }>(
+      `select pg_try_advisory_xact_lock(${LOCK}) as mine`,
+      [],
+      transaction,
+    )
+    return row?.mine ? removeUnreached() : 0
+  })
+
+async function removeUnreached(): Promise<number> {
   const store = fileStore()
   let removed = 0
   for await (const files of store.list()) {

@@ -1,5 +1,4 @@
 import type { PageBandsEntry } from '@/core/payloads'
-import type { PageId } from '@/core/site'
 import type { SiteClient } from './client'
 
 /** Pages that are asked for at once. */
@@ -74,7 +73,3 @@ export function createPageList(client: SiteClient, total: number): PageList {
     },
   }
 }
-
-/** A page of the list by its id, as far as it is known. */
-export const knownPage = ({ known }: PageListState, id: PageId): PageBandsEntry | undefined =>
-  [...known.values()].find((page) => page.id === id)
