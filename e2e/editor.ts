@@ -94,4 +94,4 @@ export const publishSite = (request: APIRequestContext): Promise<void> =>
 
 /** Goes back to a checkpoint of the demo site. */
 export const goBackTo = (request: APIRequestContext, checkpoint: string): Promise<void> =>
-  work(request, 'wide', { base: 'any', intent: { type: 'restore', checkpoint, name: '' } })
+  work(request, 'wide', { base: 'any', intent: { type: 'restore', checkpoint } })

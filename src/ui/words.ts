@@ -34,6 +34,7 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'font-gone': 'the font is no longer there',
   'font-taken': 'a font with that id is there already',
   'file-taken': 'another file has that name already',
+  'checkpoint-gone': 'the checkpoint is no longer there',
   'section-gone': 'the section is no longer there',
   'element-gone': 'the element is no longer there',
   'style-gone': 'the element style is no longer there',

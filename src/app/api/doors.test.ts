@@ -66,7 +66,7 @@ const bodies = (text: string) => [
   { to: text },
   { base: 0, intent: { type: text } },
   { base: 0, intent: { type: 'removeSlot', slot: text, to: { value: text } } },
-  { base: 'any', intent: { type: 'restore', checkpoint: text, name: text } },
+  { base: 'any', intent: { type: 'restore', checkpoint: text } },
   { base: 0, intent: { type: 'giveThemes', told: text, sections: [{ doc: text }] } },
   { window: text, page: text },
   { window: randomUUID(), page: text },

@@ -23,6 +23,7 @@ export type EditProblem =
   | 'font-gone'
   | 'font-taken'
   | 'file-taken'
+  | 'checkpoint-gone'
   | 'section-gone'
   | 'element-gone'
   | 'style-gone'

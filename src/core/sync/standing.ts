@@ -23,6 +23,8 @@ export interface Standing {
   /** Asks what happened since. */
   readonly catchUp: () => Promise<boolean>
   readonly loadPage: (page: PageId) => ReturnType<SiteTransport['loadPage']>
+  /** Pages that nobody looks at any more are at hand no longer, but for those that something unsent is about. */
+  readonly letGo: (pages: readonly PageId[]) => void
   /** Lays what a reload of the window left unsent on the stored state. */
   readonly relay: (pending: readonly PendingEdit[]) => void
 }
@@ -188,6 +190,16 @@ export function createStanding({ held, transport, watch, first, keep }: Standing
     follow,
     catchUp,
     loadPage,
+    letGo(pages) {
+      const unsent = new Set(laid.flatMap(({ changes }) => changes.map(({ id }) => id)))
+      for (const id of pages) {
+        const page = stored.pages[id]
+        if (!page || unsent.has(id)) continue
+        stored = withRecord(stored, { kind: 'page', id }, undefined)
+        setState({ otherLooks: mergeLooks(getState().otherLooks, looksOf(page.body)) })
+        relayAll(laid)
+      }
+    },
     relay: relayAll,
   }
 }

@@ -339,3 +339,23 @@ test('windows that edit at once end alike, whatever fails on the way, and nothin
     { numRuns: 40 },
   )
 }, 60_000)
+
+test('of many pages those asked for last stay at hand; what is counted stays the same', async () => {
+  const server = modelServer()
+  for (let n = 0; n < 14; n += 1) {
+    server.landEdit({ type: 'addPage', page: { ...home, id: `more-${n}`, path: `more-${n}` } })
+  }
+  const sync = server.open()
+  const counts = () => {
+    const { docs, otherLooks } = sync.getState()
+    const own = Object.values(docs.pages).flatMap(({ body }) => looksOf(body))
+    return reachOf(docs.frame, mergeLooks(own, otherLooks))
+  }
+  const before = counts()
+  for (let n = 0; n < 14; n += 1) expect(await sync.holdPage(`more-${n}` as PageId)).toBeUndefined()
+  const held = Object.keys(sync.getState().docs.pages)
+  expect(held).toHaveLength(12)
+  expect(held).toContain('more-13')
+  expect(held).not.toContain('home')
+  expect(counts()).toEqual(before)
+})

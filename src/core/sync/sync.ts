@@ -2,7 +2,6 @@ import { applyEdit, checkEdit, describeEdit, type Edit, type EditProblem } from 
 import {
   refused,
   type JobResult,
-  type JobState,
   type LiveNews,
   type LoadedPage,
   type LoadedSite,
@@ -15,6 +14,7 @@ import type { WideIntent } from '../wide'
 import { isSendable, readUnsent } from './batch'
 import { createClashWatch } from './clash-watch'
 import { lostEdit, refusal } from './replay'
+import { createFollowing } from './following'
 import { createSending } from './sending'
 import { createStanding } from './standing'
 import { hold } from './store'
@@ -29,7 +29,7 @@ export interface SiteSync {
   readonly dispatch: (edit: Edit) => EditProblem | undefined
   /** The same, and tells by itself what could not be done; false then. */
   readonly carryOut: (edit: Edit) => boolean
-  /** Has a page at hand; gives why it cannot be. */
+  /** Has a page at hand; gives why it cannot be. Of many pages, those asked for last stay at hand. */
   readonly holdPage: (page: PageId) => Promise<Problem | undefined>
   readonly step: (kind: 'undo' | 'redo') => Promise<Problem | undefined>
   /** Carries a wide edit out where the index is; ends once it is stored and seen here. */
@@ -48,8 +48,6 @@ export interface SiteSync {
   readonly resume: () => void
   readonly stop: () => void
 }
-
-const isOver = ({ state }: JobState) => state !== 'waiting' && state !== 'running'
 
 function firstState(site: LoadedSite, { page, pictures }: LoadedPage): SyncState {
   const docs = siteDocs(site.frame, [page])
@@ -73,6 +71,9 @@ function firstState(site: LoadedSite, { page, pictures }: LoadedPage): SyncState
   }
 }
 
+/** Pages that are at hand at the same time. */
+const MOST_HELD = 12
+
 export function createSync(
   site: LoadedSite,
   firstPage: LoadedPage,
@@ -87,6 +88,8 @@ export function createSync(
     keepUnsent(pending.length ? JSON.stringify(pending) : null)
   const standing = createStanding({ held, transport, watch, first: getState().docs, keep })
   const sending = createSending({ held, transport, standing, after })
+  /** The pages that were asked for, the last one at the end. */
+  let asked: readonly PageId[] = [firstPage.page.id]
   /** The newest revision that was heard of. */
   let heard = site.revision
 
@@ -143,50 +146,7 @@ export function createSync(
     return turn
   }
 
-  /** Those who wait for the end of long work, by its id. */
-  const waiting = new Map<string, (job: JobState) => void>()
-
-  function note(job: JobState): void {
-    const others = getState().jobs.filter(({ id }) => id !== job.id)
-    setState({ jobs: isOver(job) ? others : [...others, job] })
-    if (isOver(job)) waiting.get(job.id)?.(job)
-  }
-
-  /** Follows long work to its end: by what is told, and by asking, whichever comes first. */
-  async function untilOver(first: JobState): Promise<JobState> {
-    if (isOver(first)) return first
-    note(first)
-    let end: (job: JobState) => void = () => undefined
-    const told = new Promise<JobState>((resolve) => (end = resolve))
-    waiting.set(first.id, end)
-    let over = false
-    const ask = async () => {
-      while (!over) {
-        const asked = await transport.job(first.id)
-        if (over) return
-        if (asked.ok) note(asked.value)
-        else if (asked.problem.code === 'not-found') end({ ...first, state: 'cancelled' })
-        if (!asked.ok) await new Promise<void>((resolve) => after(1000, resolve))
-      }
-    }
-    void ask()
-    const last = await told
-    over = true
-    waiting.delete(first.id)
-    setState({ jobs: getState().jobs.filter(({ id }) => id !== first.id) })
-    return last
-  }
-
-  /** What long work came to, once it is to be seen here. */
-  async function outcome(begun: Result<JobState>): Promise<Result<JobResult>> {
-    if (!begun.ok) return begun
-    const job = await untilOver(begun.value)
-    if (job.problem) return refused(job.problem)
-    if (job.state !== 'done') return refused({ code: 'cancelled' })
-    const { revision = 0 } = job.result ?? {}
-    if (revision > getState().revision) await standing.catchUp()
-    return { ok: true, value: job.result ?? {} }
-  }
+  const { note, outcome } = createFollowing({ held, transport, after, catchUp: standing.catchUp })
 
   async function step(kind: 'undo' | 'redo'): Promise<Problem | undefined> {
     const result = await onServer<unknown>(async (base) => {
@@ -219,9 +179,14 @@ export function createSync(
       return result.ok ? undefined : result.problem
     },
     async holdPage(page) {
-      if (getState().docs.pages[page]) return undefined
-      const loaded = await standing.loadPage(page)
-      return loaded.ok ? undefined : loaded.problem
+      if (!getState().docs.pages[page]) {
+        const loaded = await standing.loadPage(page)
+        if (!loaded.ok) return loaded.problem
+      }
+      asked = [...asked.filter((id) => id !== page), page]
+      standing.letGo(asked.slice(0, -MOST_HELD))
+      asked = asked.slice(-MOST_HELD)
+      return undefined
     },
     hear(news) {
       if (news.what === 'present') setState({ present: news.windows })

@@ -1,19 +1,17 @@
 import { z } from 'zod'
 import { changesOfRecord } from '../site'
-import { defineWide, ready } from './wide'
+import { defineWide, ready, refuse } from './wide'
 
-const restoreIntent = z.strictObject({
-  type: z.literal('restore'),
-  checkpoint: z.uuid(),
-  name: z.string().max(400),
-})
+const restoreIntent = z.strictObject({ type: z.literal('restore'), checkpoint: z.uuid() })
 
 /** Goes back to a checkpoint: what differs from it, and nothing else. Being an edit, it can be undone like any other. */
 export const restore = defineWide({
   type: 'restore',
   schema: restoreIntent,
-  asks: [],
-  prepare: ({ checkpoint, name }: z.infer<typeof restoreIntent>) => ready({ checkpoint, name }),
+  asks: ['checkpoint'],
+  prepare({ checkpoint }: z.infer<typeof restoreIntent>, { checkpoint: name }) {
+    return name === undefined ? refuse('checkpoint-gone') : ready({ checkpoint, name })
+  },
   reach: ({ checkpoint }) => ({ checkpoint }),
   plan(_ready, { record, target }) {
     const changes = changesOfRecord(record, target)

@@ -40,6 +40,8 @@ export interface Known {
   readonly colors: readonly string[]
   /** The sections of all pages, in order. */
   readonly pages: readonly PageBands[]
+  /** The name of the checkpoint that the intent is about; undefined where there is none. */
+  readonly checkpoint?: string
 }
 
 /** One record that a wide edit looks at. */
@@ -69,7 +71,7 @@ export interface WideKind<Intent extends { readonly type: string }, Ready> {
   readonly type: Intent['type']
   readonly schema: z.ZodType<Intent>
   /** What it wants to know beside the frame. */
-  readonly asks: ReadonlyArray<'colors' | 'pages'>
+  readonly asks: ReadonlyArray<'colors' | 'pages' | 'checkpoint'>
   /** What holds for all records, or why it cannot be done. */
   readonly prepare: (intent: Intent, known: Known) => Prepared<Ready>
   readonly reach: (ready: Ready) => Reach

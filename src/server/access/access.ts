@@ -35,7 +35,8 @@ export async function lockedSiteFor(
   transaction: Transaction,
 ): Promise<Result<SiteRow>> {
   if (textFault(siteId)) return refused({ code: 'not-found' })
-  const lock = transaction.LOCK.UPDATE
+  // Its key stays as it is: whoever only refers to the site from another connection need not wait.
+  const lock = transaction.LOCK.NO_KEY_UPDATE
   const site = await models().Site.findByPk(siteId, { transaction, lock })
   return allowed(actor, 'edit', site, transaction)
 }

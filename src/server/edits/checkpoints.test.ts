@@ -14,7 +14,7 @@ import { models } from '../database/models'
 import { carryOutWide, listCheckpoints, readHistory, takeCheckpoint, undo } from '.'
 
 const returnToCheckpoint = (actor: Actor, site: string, base: number, checkpoint: string) =>
-  carryOutWide(actor, site, base, { type: 'restore', checkpoint, name: '' })
+  carryOutWide(actor, site, base, { type: 'restore', checkpoint })
 
 beforeAll(() => openTestDatabase('checkpoints_test'))
 afterAll(closeTestDatabase)
@@ -81,7 +81,10 @@ test('an old base, or a checkpoint that is not there or of another site, is refu
     ok: false,
     problem: { code: 'stale', revision: base },
   })
-  const gone = { ok: false, problem: { code: 'not-found' } }
+  const gone = {
+    ok: false,
+    problem: { code: 'edit-refused', problem: 'checkpoint-gone', clientId: '' },
+  }
   expect(await goBack(randomUUID())).toEqual(gone)
   expect(
     await returnToCheckpoint(localOwner, otherSiteId, await revisionOf(otherSiteId), here!.id),

@@ -37,7 +37,7 @@ const applySweep = (actor: Actor, site: string, base: number, request: SweepRequ
 const removeSlot = (actor: Actor, site: string, base: number, slot: SlotId, to: ColorDecision) =>
   carryOutWide(actor, site, base, { type: 'removeSlot', slot, to })
 const returnToCheckpoint = (actor: Actor, site: string, base: number, checkpoint: string) =>
-  carryOutWide(actor, site, base, { type: 'restore', checkpoint, name: '' })
+  carryOutWide(actor, site, base, { type: 'restore', checkpoint })
 
 beforeAll(() => openTestDatabase('edits_test'))
 afterAll(closeTestDatabase)
@@ -321,6 +321,32 @@ test('a text that a record goes back to is not tidied away beneath it', async ()
   await Promise.all([undo(localOwner, siteId, await revisionOf(siteId)), tidyUp(), tidyUp()])
   expect(await stateOf(siteId)).toBe(before)
 })
+
+test('wide edits come to their end while the site is changed without a pause', async () => {
+  let running = true
+  let saved = 0
+  const saver = (async () => {
+    while (running) {
+      const value = `#${(saved += 1).toString(16).padStart(6, '0')}`
+      const css = `.a { color: #1c5a54 } .b { fill: ${value} }`
+      await save(
+        setBrand(value),
+        { type: 'setCustomCss', css },
+        giveTheme('bench', saved % 2 ? 'on-ink' : 'on-mist'),
+      )
+    }
+  })()
+  for (let n = 0; n < 6; n += 1) {
+    const from = { value: '#1c5a54', within: 0 }
+    const to = { value: `#abcde${n}` }
+    const request = { pairs: [{ from, to }], scope: 'site' } as SweepRequest
+    const swept = await carryOutWide(localOwner, siteId, 'any', { type: 'sweep', request })
+    expect(swept).toMatchObject({ ok: true })
+  }
+  running = false
+  await saver
+  expect((await checkIndex(siteId)).faults).toEqual([])
+}, 30_000)
 
 test('the migrations lead down to nothing and up again', async () => {
   await unmigrate()

@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize'
 import { done, refused, type Result, type Saved } from '@/core/payloads'
-import type { Frame, SiteRecord } from '@/core/site'
+import { recordKey, type Frame, type SiteRecord } from '@/core/site'
 import { usesUnder, type Use } from '@/core/uses'
 import { kindOfWide, type Known, type Reach, type WideIntent, type WideKind } from '@/core/wide'
 import type { Actor } from '../access'
@@ -16,9 +16,14 @@ import { runWide, type Looked, type RecordPlan, type WidePlan, type WorkWatch } 
 async function knownOf(
   siteId: string,
   { asks }: Pick<WideKind<WideIntent, unknown>, 'asks'>,
+  intent: WideIntent,
   transaction?: Transaction,
 ): Promise<Known> {
+  const isAsked = asks.includes('checkpoint') && 'checkpoint' in intent
+  const where = { siteId, id: isAsked ? intent.checkpoint : '' }
+  const checkpoint = isAsked ? await models().Checkpoint.findOne({ where, transaction }) : null
   return {
+    ...(checkpoint ? { checkpoint: checkpoint.name } : {}),
     frame: await loadFrame(siteId, transaction),
     colors: asks.includes('colors') ? await looseColors(siteId, transaction) : [],
     pages: asks.includes('pages') ? await allBands(siteId, transaction) : [],
@@ -31,8 +36,6 @@ interface ReadyIntent {
   readonly frame: Frame
 }
 
-const keyOf = ({ kind, id }: { readonly kind: string; readonly id: string }) => `${kind}/${id}`
-
 /** The uses of some records that are asked for, by record, in the palette's colours. */
 async function usesOf(
   siteId: string,
@@ -43,9 +46,9 @@ async function usesOf(
   const byRecord = new Map<string, Use[]>()
   if (!reach.uses) return byRecord
   for (const each of await keptUsesIn(siteId, reach.uses, records, transaction)) {
-    const own = byRecord.get(keyOf(each))
+    const own = byRecord.get(recordKey(each))
     if (own) own.push(each.use)
-    else byRecord.set(keyOf(each), [each.use])
+    else byRecord.set(recordKey(each), [each.use])
   }
   return new Map([...byRecord].map(([key, uses]) => [key, usesUnder(frame.palette, uses)]))
 }
@@ -60,14 +63,14 @@ async function targetsOf(
     target ? [{ kind, id, hash: target, no: '' }] : [],
   )
   const loaded = states.length ? await loadStates(siteId, states, transaction, false) : []
-  return new Map(loaded.map((each) => [keyOf(each), each.record]))
+  return new Map(loaded.map((each) => [recordKey(each), each.record]))
 }
 
 function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<ReadyIntent> {
   const kind = kindOfWide(intent)
   return {
     async prepare(transaction) {
-      const known = await knownOf(siteId, kind, transaction)
+      const known = await knownOf(siteId, kind, intent, transaction)
       const prepared = kind.prepare(intent, known)
       if (!prepared.ok) {
         return refused({ code: 'edit-refused', problem: prepared.problem, clientId: '' })
@@ -83,7 +86,7 @@ function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<Read
       const uses = await usesOf(siteId, ready, records, transaction)
       const targets = await targetsOf(siteId, records, transaction)
       return records.map(({ kind: of, id, record }): RecordPlan | undefined => {
-        const key = keyOf({ kind: of, id })
+        const key = recordKey({ kind: of, id })
         const { changes, count } = kind.plan(ready.value, {
           kind: of,
           id,
@@ -113,19 +116,12 @@ function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<Read
 }
 
 /** Carries a wide edit out: all of it as one edit, or nothing. */
-export async function carryOutWide(
+export function carryOutWide(
   actor: Actor,
   siteId: string,
   base: number | 'any',
   intent: WideIntent,
   watch?: WorkWatch,
 ): Promise<Result<Saved & { readonly changed: number }>> {
-  if (intent.type === 'restore') {
-    const where = { siteId, id: intent.checkpoint }
-    const checkpoint = await models().Checkpoint.findOne({ where })
-    if (!checkpoint) return refused({ code: 'not-found' })
-    const named = { ...intent, name: checkpoint.name }
-    return runWide(actor, siteId, base, planOf(actor, siteId, named), watch)
-  }
   return runWide(actor, siteId, base, planOf(actor, siteId, intent), watch)
 }

@@ -2,6 +2,7 @@ import type PgBoss from 'pg-boss'
 import { select } from '../database/sets'
 import { database } from '../database/connection'
 import { hearNews } from '../live/hear'
+import { tidyUp } from '../records'
 import { queue, queueName } from './queue'
 import { giveUp, workOn } from './work'
 
@@ -9,6 +10,8 @@ import { giveUp, workOn } from './work'
 const PATIENCE = 2000
 /** How often to look for work that nobody is at any more, in milliseconds. */
 const LOOK = 5000
+/** How often what nothing can reach any more is taken away, in milliseconds. */
+const TIDY = 3_600_000
 /** How often one piece of work is begun before it is given up. */
 const MOST_TRIES = 3
 
@@ -91,6 +94,7 @@ export async function startWorker(): Promise<() => Promise<void>> {
   let running = true
   const stopHearing = hearNews(waking.wake)
   let looked = -Infinity
+  let tidied = performance.now()
   const loop = (async () => {
     while (running) {
       try {
@@ -99,6 +103,10 @@ export async function startWorker(): Promise<() => Promise<void>> {
           looked = performance.now()
         }
         if (await workOnce(boss, tries)) continue
+        if (performance.now() - tidied > TIDY) {
+          tidied = performance.now()
+          await tidyUp()
+        }
       } catch (error) {
         // The database is away: it is asked again after a while.
         console.error('worker:', (error as Error).message)

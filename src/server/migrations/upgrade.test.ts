@@ -78,7 +78,7 @@ test('its checkpoints can be gone back to', async () => {
   const listed = await listCheckpoints(localOwner, site)
   const checkpoint = listed.ok && listed.value.find(({ name }) => name === 'Before much')
   if (!checkpoint) throw new Error('no checkpoint')
-  const intent = { type: 'restore', checkpoint: checkpoint.id, name: '' } as const
+  const intent = { type: 'restore', checkpoint: checkpoint.id } as const
   await carryOutWide(localOwner, site, 'any', intent)
   const docs = await loadWhole(site)
   expect(docs.frame.customCss).not.toContain('.note')

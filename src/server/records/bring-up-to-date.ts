@@ -43,7 +43,7 @@ async function renew(batch: readonly Behind[]): Promise<void> {
         }
       })
       const [row] = await select<{ revision: number }>(
-        'select revision from sites where id = $1 for update',
+        'select revision from sites where id = $1 for no key update',
         [siteId],
         transaction,
       )

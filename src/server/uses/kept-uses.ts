@@ -1,5 +1,5 @@
 import type { Transaction } from 'sequelize'
-import type { DocId } from '@/core/site'
+import type { DocId, RecordKind } from '@/core/site'
 import type { Use } from '@/core/uses'
 import type { UseQuestion } from '@/core/wide'
 import { select } from '../database/sets'
@@ -7,12 +7,12 @@ import { useOfRow, type UseRow } from './rows'
 import { whereUses } from './questions'
 
 export interface KeptUse {
-  readonly kind: string
+  readonly kind: RecordKind
   readonly id: string
   readonly use: Use
 }
 
-type Row = UseRow & { readonly kind: string; readonly id: string }
+type Row = UseRow & { readonly kind: RecordKind; readonly id: string }
 
 const ofRow = ({ kind, id, ...row }: Row): KeptUse => ({
   kind,

@@ -43,7 +43,7 @@ export function CheckpointList() {
   }
   const goBack = async ({ id, name }: CheckpointEntry) => {
     setGoing(id)
-    const result = await editor.wide({ type: 'restore', checkpoint: id, name })
+    const result = await editor.wide({ type: 'restore', checkpoint: id })
     setGoing(undefined)
     if (result.ok) toast(`Back at “${name}”. Undo brings the present again.`)
     else if (result.problem.code === 'nothing-to-sweep') toast(`The site is just as in “${name}”.`)
