@@ -57,7 +57,13 @@ export async function liveStream(
         known = landed.revision
         send({ what: 'landed', ...landed })
       }
-      const tellPresent = async () => send({ what: 'present', windows: await whoIsPresent(site) })
+      let lastTold = ''
+      const tellPresent = async () => {
+        const windows = await whoIsPresent(site)
+        const told = JSON.stringify(windows)
+        if (told !== lastTold) send({ what: 'present', windows })
+        lastTold = told
+      }
       const tellOf = async (news: News) => {
         if (news.what === 'landed') return news.revision > known ? tellLanded() : undefined
         if (news.what === 'present') return tellPresent()
@@ -72,7 +78,11 @@ export async function liveStream(
         if (news === 'missed') then(tellLanded)
         else if (news.site === site) then(() => tellOf(news))
       })
-      const beat = setInterval(() => controller.enqueue(encoder.encode(': still here\n\n')), BEAT)
+      const beat = setInterval(() => {
+        controller.enqueue(encoder.encode(': still here\n\n'))
+        // A window that went without a word is missed at the next beat.
+        then(tellPresent)
+      }, BEAT)
       close = () => {
         stop()
         clearInterval(beat)
