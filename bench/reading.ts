@@ -1,7 +1,8 @@
 import { applyChanges } from '@/core/changes'
 import { readPalette } from '@/core/formats'
+import { readHtmlColors } from '@/core/markup'
 import { changesOfHits, planSweep } from '@/core/sweep'
-import { readHtmlColors, usesInFrame } from '@/core/uses'
+import { usesInFrame } from '@/core/uses'
 import { demoSites } from '@demo/sites'
 
 const SIZES = [1, 2, 4, 8]

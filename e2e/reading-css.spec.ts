@@ -2,7 +2,8 @@ import { expect, test } from '@playwright/test'
 import fc from 'fast-check'
 import { clipToGamut, colorOf, parseColor, toBytes } from '@/core/color'
 import { readDeclarations } from '@/core/css'
-import { readCssColors, readHtmlColors } from '@/core/uses'
+import { readHtmlColors } from '@/core/markup'
+import { readCssColors } from '@/core/uses'
 
 /** Chromium is the last word on what CSS says; these hold what we read against what it reads. */
 

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod'
 import { deepestJson, jsonDepth } from '@/core/formats'
 import { done, mostSent, refused, type Problem, type Result } from '@/core/payloads'
 import { isUnreadable, textFault } from '@/core/site'

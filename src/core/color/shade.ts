@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { clamp, type Color } from './color'
 import { clipToGamut, mapToGamut } from './gamut'
 import { fromOklch, toOklch, turn, type Oklch } from './oklch'

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import { kindOf } from '../elements'
 import { textFault, type SiteDocs } from '../site'
 import { editKinds, type Edit } from './edits'

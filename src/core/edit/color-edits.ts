@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { kindOf, sectionFacets, type Facet, type KindId } from '../elements'
 import {
   bodyOf,

@@ -1,5 +1,5 @@
 import type { Draft } from 'immer'
-import type { z } from 'zod'
+import type * as z from 'zod'
 import type { DocId, RecordRef, SiteDocs } from '../site'
 
 /** Why an edit that was well formed could not be carried out. The words for each stand in the interface. */
@@ -32,6 +32,8 @@ export type EditProblem =
   | 'css-too-deep'
   | 'css-reaches-out'
   | 'not-whole'
+  /** A snippet holds what may not stand in a page. */
+  | 'unclean-snippet'
   /** It is not what an edit of its kind is made of, or holds what cannot be kept; told before it is carried out. */
   | 'malformed'
   | 'too-much'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { textFault, type TextFault } from '../site'
 import { setElementColor, setSectionColor, setStyleColor } from './color-edits'
 import {

@@ -1,5 +1,5 @@
 import type { Draft } from 'immer'
-import { z } from 'zod'
+import * as z from 'zod'
 import {
   colorText,
   mostSlots,

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { deepestCss, staysInside, surveyCss } from '../css'
 import { mostCustomCss, plainText } from '../site'
 import { defineEdit } from './edit'

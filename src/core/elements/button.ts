@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { defineKind, type ElementKind, type Facet } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 import { focusFacet } from './runs'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 import { focusFacet } from './runs'

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod'
 import type { PaintedAs, RoleId } from '../theme'
 
 /** A role that depends on a word in the element's content, such as the tone of a mark. */

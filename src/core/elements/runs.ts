@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Facet, Surroundings } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod'
 
 export type Json = z.infer<ReturnType<typeof z.json>>
 export type JsonObject = { readonly [key: string]: Json }

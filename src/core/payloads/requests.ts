@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { editSchema } from '../edit'
 import { pageId, typedName } from '../site'
 import { sweepRequest } from '../sweep'

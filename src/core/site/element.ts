@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { kinds, type KindId } from '../elements'
 import { elementId, styleId } from './ids'
 import { facetColors } from './paint'

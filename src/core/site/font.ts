@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { fontId } from './ids'
 import { fileHash, fileName } from './picture'
 import { nameText, plainText } from './text'

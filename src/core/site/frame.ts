@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { kindIds } from '../elements'
 import { styleId } from './ids'
 import { paletteSchema, usualShadeScale } from './palette'

@@ -1,5 +1,5 @@
 import { generateKeyBetween } from 'fractional-indexing'
-import { z } from 'zod'
+import * as z from 'zod'
 import { pageId } from './ids'
 import { nameText } from './text'
 import { bodySchema } from './section'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { parseColor, shadeSchema } from '../color'
 import { pictureId, slotId } from './ids'
 

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { slotId, type SlotId } from './ids'
 import { colorText } from './paint'
 import { nameText, plainText } from './text'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { pictureId } from './ids'
 import { plainText } from './text'
 import type { UpgradeStep } from './upgrade-steps'

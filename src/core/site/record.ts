@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { applyChanges, changesBetween, type Change } from '../changes'
 import { fontSchema, fontSteps, fontVersion, type Font } from './font'
 import { isPaint } from './paint'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { sectionLayouts } from '../elements'
 import { elementSchema, type SiteElement } from './element'
 import { elementId, sectionId, themeId, type ElementId, type SectionId } from './ids'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { slotSchema } from './palette'
 import { nameText } from './text'
 import { colorText } from './paint'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 
 /** Text that every store takes: no NUL, no half of a surrogate pair. */
 const isKept = (text: string) => text.isWellFormed() && !text.includes('\0')

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { roleIds } from '../theme'
 import { themeId } from './ids'
 import { nameText } from './text'

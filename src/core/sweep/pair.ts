@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { colorDecision, colorText, pageId, slotId } from '../site'
 import { placeIds } from '../uses'
 

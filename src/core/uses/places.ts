@@ -17,7 +17,7 @@ import {
 } from '../site'
 import { roleIds, roleName, roles } from '../theme'
 import { readCssColors, type FoundInCss } from './css-reader'
-import { readHtmlColors } from './html-reader'
+import { readSnippetColors } from './snippet-reader'
 import type { PlaceId, Use, UsePath } from './use'
 
 /** What a reader is given: one document, the frame or a page. */
@@ -210,7 +210,7 @@ const embedsPlace: Place = {
       if (element.kind !== 'embed') return []
       const { html, name } = element.content as ContentOf<'embed'>
       const lines = textLines(html)
-      return readHtmlColors(html).flatMap((find) =>
+      return readSnippetColors(html).flatMap((find) =>
         textUse(lines, find, {
           place: 'embeds',
           object: 'embed',

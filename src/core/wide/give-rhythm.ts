@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Change } from '../changes'
 import { proposeRhythms } from '../generate'
 import { pageId, type Frame, type Page, type PageId, type SectionId, type ThemeId } from '../site'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Change, Json } from '../changes'
 import { colorDecision, isBound, slotId, slotName, type SlotId } from '../site'
 import { changesOfHits, planSweep, type SweepRequest } from '../sweep'

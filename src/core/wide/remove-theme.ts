@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import type { Change, Json } from '../changes'
 import { themeId, type Frame, type Page, type ThemeId } from '../site'
 import { defineWide, many, nothing, ready, refuse } from './wide'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { decisionWords } from '../edit'
 import { isBound, siteDocs, type ColorDecision, type Frame } from '../site'
 import {

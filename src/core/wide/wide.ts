@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod'
 import type { Change } from '../changes'
 import type { EditProblem } from '../edit'
 import type { Frame, PageId, RecordRef, SiteRecord, SlotId, ThemeId } from '../site'

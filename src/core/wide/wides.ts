@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { giveRhythm } from './give-rhythm'
 import { giveThemes } from './give-themes'
 import { removeSlot } from './remove-slot'

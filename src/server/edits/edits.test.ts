@@ -298,6 +298,19 @@ test('what is kept beside a record does not depend on the order of its members',
   await undo(localOwner, siteId, await revisionOf(siteId))
 })
 
+test('a snippet that runs something, or loads from elsewhere, is not stored', async () => {
+  const { pages } = await loadWhole(siteId)
+  const [home] = Object.values(pages)
+  const html = '<p style="color:red">hi<script>x()</script></p>'
+  const elements = { e: { id: 'e', kind: 'embed', content: { name: 'Chat', html } } }
+  const body = { order: ['s'], sections: { s: { id: 's', name: 'S', children: ['e'] } }, elements }
+  const page = { ...home, id: 'snippets', path: 'snippets', order: 'a9', body }
+  expect(await save({ type: 'addPage', page })).toMatchObject({
+    ok: false,
+    problem: { code: 'edit-refused', problem: 'unclean-snippet' },
+  })
+})
+
 test('of several edits, the one whose file name is taken is named, not the last one', async () => {
   const { pages } = await loadWhole(siteId)
   const page = { ...Object.values(pages)[0]!, id: 'again', path: 'about', order: 'a9' }

@@ -3,11 +3,11 @@ import type { CreationAttributes, Transaction } from 'sequelize'
 import { applyChanges, ChangeUnfit, type Change } from '@/core/changes'
 import type { EditProblem } from '@/core/edit'
 import { done, refused, type JobResult, type Result, type Saved } from '@/core/payloads'
-import { frameRef, isWholeRecord, type RecordRef, type SiteRecord } from '@/core/site'
+import { frameRef, type RecordRef, type SiteRecord } from '@/core/site'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import type { EditRow, SiteRow } from '../database/models'
-import { loadStates, readyWrite, statesOf, type LoadedRecord } from '../records'
+import { faultOf, loadStates, readyWrite, statesOf, type LoadedRecord } from '../records'
 import type { ReachedRecord } from '../uses/questions'
 import { abandonUndone, addToHistory, changeAndTell } from './change-site'
 import {
@@ -90,7 +90,8 @@ function staged(looked: Looked, { changes, counted }: RecordPlan): Staged {
     if (error instanceof ChangeUnfit) throw new Refused('text-changed')
     throw error
   }
-  if (after && !isWholeRecord(kind, after)) throw new Refused('not-whole')
+  const fault = after && faultOf(kind, after)
+  if (fault) throw new Refused(fault)
   const ref: RecordRef = { kind, id }
   return {
     ...ref,

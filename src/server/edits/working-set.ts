@@ -2,7 +2,6 @@ import type { Transaction } from 'sequelize'
 import { changedDocs, type EditProblem } from '@/core/edit'
 import {
   frameRef,
-  isWholeRecord,
   recordAt,
   recordKey,
   withRecord,
@@ -11,7 +10,7 @@ import {
   type SiteDocs,
 } from '@/core/site'
 import { columnsOf, select } from '../database/sets'
-import { docsFrom, loadRecords, writeRecords } from '../records'
+import { docsFrom, faultOf, loadRecords, writeRecords } from '../records'
 
 /** The records of a site that a change works on: loaded as they are needed, stored once at the end. */
 export interface WorkingSet {
@@ -79,11 +78,11 @@ export async function workingSet(siteId: string, transaction: Transaction): Prom
     next: SiteDocs,
     changes: readonly RecordChange[],
   ): Promise<EditProblem | undefined> {
-    const isFit = changes.every((ref) => {
+    for (const ref of changes) {
       const record = recordAt(next, ref)
-      return record === undefined || isWholeRecord(ref.kind, record)
-    })
-    if (!isFit) return 'not-whole'
+      const fault = record && faultOf(ref.kind, record)
+      if (fault) return fault
+    }
     docs = next
     for (const { kind, id } of changes) changed.set(recordKey({ kind, id }), { kind, id })
     return takenName(siteId, changes.filter(isNaming), changed, docs, transaction)

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import { z } from 'zod'
+import * as z from 'zod'
 import { writeHex } from '@/core/color'
 import { done, refused, type Result, type ShareEntry, type SharedPalette } from '@/core/payloads'
 import { slotColor } from '@/core/resolve'

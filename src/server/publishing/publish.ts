@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises'
 import path from 'node:path'
 import { randomUUID } from 'node:crypto'
 import type { Transaction } from 'sequelize'
+import { withCleanSnippets } from '@/core/markup'
 import { done, refused, type Publication, type Result } from '@/core/payloads'
 import { fontsOf, pageFace, pageFiles, sharedFiles, type PagePaths } from '@/core/render'
 import {
@@ -155,7 +156,9 @@ async function writeFiles(
   watch: WorkWatch,
   transaction: Transaction,
 ): Promise<{ readonly files: readonly SiteFile[]; readonly written: number } | undefined> {
-  const { frame, pictures, paths, before } = source
+  const { pictures, paths, before } = source
+  // Clean as it was stored; what a database holds from elsewhere is cleaned at the last door.
+  const frame = withCleanSnippets(source.frame)
   const shared = sharedFiles(frame, source.shades, pictures, paths)
   const first = await putFiles(shared, null, before)
   const fonts = await putFiles(await fontFiles(frame), null, before)
@@ -173,7 +176,7 @@ async function writeFiles(
     if (watch.isCancelled()) return undefined
     const batch = await loadStates(siteId, fresh.slice(at, at + AT_ONCE), transaction, false)
     for (const state of batch) {
-      const page = state.record as Page
+      const page = withCleanSnippets(state.record as Page)
       const own = pageFiles(siteDocs(frame, [page]), page, pictures, paths)
       const put = await putFiles(own, sourceOfPage(state), before)
       files.push(...put.put)

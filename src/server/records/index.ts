@@ -9,6 +9,7 @@ export {
   type LoadedRecord,
   type RecordState,
 } from './load'
+export { faultOf } from './fault'
 export { contentOf, hashOf, readContent, type Content } from './stored'
 export {
   putContents,

@@ -16,7 +16,7 @@ import {
 import { useEditorState } from '../editor'
 import { decisionHex } from '../look'
 import { Fold } from '../kit'
-import { ColorEditor } from './color-editor'
+import { ColorEditor } from './later-editor'
 import { Readings, type ReadsOn } from './readings'
 import { ShadeEditor } from './shade-editor'
 import { useResting } from './use-resting'

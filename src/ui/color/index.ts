@@ -1,6 +1,6 @@
 export { askPicture } from './ask-picture'
 export { ColorChooser } from './color-chooser'
-export { ColorEditor } from './color-editor'
+export { ColorEditor } from './later-editor'
 export { loadNames, useNames, type Names } from './color-names'
 export { PictureSource } from './picture-source'
 export { readColorText } from './read-color'

@@ -5,7 +5,7 @@ import type { Trial } from '../editor'
 import { FileButton } from '../kit'
 import { counted, readProblemWords } from '../words'
 import { useBasis } from './basis'
-import { trialOfList } from './trial'
+import { trialOfList } from './trial-of-list'
 
 interface ListWayProps {
   readonly from: Extract<Trial['from'], { way: 'list' }>

@@ -12,7 +12,6 @@ import {
   trialEdit,
   trialOfGrey,
   trialOfHarmony,
-  trialOfList,
   trialOfOriginal,
   trialOfPicture,
   trialOfReadyMade,
@@ -21,6 +20,7 @@ import {
   trialValues,
   wayName,
 } from './trial'
+import { trialOfList } from './trial-of-list'
 
 const { palette } = ternFrame
 const basis = basisOf(ternFrame)

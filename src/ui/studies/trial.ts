@@ -1,6 +1,5 @@
 import { colorOf, fromOklch, writeHex, type Color } from '@/core/color'
 import type { Edit } from '@/core/edit'
-import { readPalette } from '@/core/formats'
 import {
   assignColors,
   greyed,
@@ -41,18 +40,20 @@ const ramp: readonly Color[] = [0.965, 0.88, 0.72, 0.58, 0.4, 0.2].map((l) =>
 const usualNames = { takeNames: false, rename: true }
 
 /** Proposes which colour goes to which slot, so that each slot keeps what it is for. */
-function proposed({ palette, duties }: Basis, from: TrialWay, colors: readonly Candidate[]): Trial {
+export function proposed(
+  { palette, duties }: Basis,
+  from: TrialWay,
+  colors: readonly Candidate[],
+): Trial {
   const read = colors.map(({ value }) => colorOf(value)!)
   const slots = palette.order.map((id) => ({ color: slotColor(palette, id), ...duties.get(id) }))
   const given = assignColors(slots, read)
   return { from, colors, given, addRest: palette.order.length === 0, ...usualNames }
 }
 
-export function trialOfList(basis: Basis, text: string): Trial {
-  const { colors, problems } = readPalette(text)
-  const empty = text.trim() === ''
-  return proposed(basis, { way: 'list', text, problems: empty ? [] : problems }, colors)
-}
+/** Before anything is pasted. */
+export const trialOfEmptyList = (basis: Basis): Trial =>
+  proposed(basis, { way: 'list', text: '', problems: [] }, [])
 
 export function trialOfHarmony(basis: Basis, base: string, harmony: HarmonyId): Trial {
   const color = colorOf(base)

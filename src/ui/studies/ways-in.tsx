@@ -8,7 +8,7 @@ import { useBasis } from './basis'
 import {
   newSeed,
   trialOfHarmony,
-  trialOfList,
+  trialOfEmptyList,
   trialOfPicture,
   trialOfReadyMade,
   trialOfSeed,
@@ -59,7 +59,7 @@ export function WaysIn() {
         ))}
       </div>
       <div className="grid grid-cols-3 gap-1.5 [&_button]:h-7 [&_button]:gap-1.5 [&_button]:px-1.5 [&_button]:text-[12px]">
-        <Button onClick={() => open(trialOfList(basis, ''))}>
+        <Button onClick={() => open(trialOfEmptyList(basis))}>
           <ClipboardList size={15} /> List or file
         </Button>
         <Button

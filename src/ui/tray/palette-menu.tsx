@@ -3,10 +3,11 @@
 import { Ellipsis } from 'lucide-react'
 import { useState } from 'react'
 import { useEditor, useEditorState } from '../editor'
-import { CarryDialog } from '../carry'
-import { Dialog, Menu, MenuItem, MenuLine } from '../kit'
+import { Dialog, later, Menu, MenuItem, MenuLine } from '../kit'
 import { trialOfGrey, trialOfOriginal } from '../studies'
 import { ShadeScaleFields } from './shade-scale'
+
+const CarryDialog = later(async () => (await import('../carry')).CarryDialog)
 
 /** What concerns the palette as a whole. */
 export function PaletteMenu() {
@@ -57,7 +58,7 @@ export function PaletteMenu() {
           onChange={(scale) => editor.carryOut({ type: 'setShades', slot: null, scale })}
         />
       </Dialog>
-      <CarryDialog open={dialog === 'carry'} onOpenChange={close} />
+      {dialog === 'carry' && <CarryDialog open onOpenChange={close} />}
     </>
   )
 }

@@ -1,7 +1,14 @@
 import { parseFragment, type DefaultTreeAdapterTypes } from 'parse5'
 import { colorOf } from '../color'
-import { paintsOf, readCssColors, readValueColors, type FoundInCss } from './css-reader'
-import { attributeText, foreignText, joined, type SourceText } from './html-source'
+import {
+  inSource,
+  joined,
+  paintsOf,
+  readCssColors,
+  readValueColors,
+  type FoundInCss,
+} from '../uses'
+import { attributeText, foreignText } from './html-source'
 
 type Node = DefaultTreeAdapterTypes.ChildNode
 type Element = DefaultTreeAdapterTypes.Element
@@ -42,15 +49,6 @@ export function readHtmlColors(html: string): FoundInCss[] {
     for (let i = inside.length - 1; i >= 0; i -= 1) open.push(inside[i]!)
   }
   return found.sort((a, b) => a.start - b.start)
-}
-
-/** Finds in a text as finds in the source that it was read from. */
-function inSource(html: string, text: SourceText, finds: readonly FoundInCss[]): FoundInCss[] {
-  return finds.map((find) => {
-    const start = text.sourceAt(find.start)
-    const written = html.slice(start, text.sourceAt(find.start + find.text.length))
-    return { ...find, start, text: written, ...(written === find.text ? {} : { css: find.text }) }
-  })
 }
 
 function readStyleBlock(html: string, element: Element): FoundInCss[] {

@@ -1,0 +1,2 @@
+export { readHtmlColors } from './html-reader'
+export { cleanSnippet, withCleanSnippets } from './snippet'

@@ -1,0 +1,71 @@
+import fc from 'fast-check'
+import { demoSites } from '@demo/sites'
+import { readSnippetColors } from '../uses'
+import { readHtmlColors } from './html-reader'
+import { cleanSnippet, withCleanSnippets } from './snippet'
+
+test.each(demoSites)('the snippets of $id are clean', ({ frame, pages }) => {
+  expect(withCleanSnippets(frame)).toBe(frame)
+  for (const page of Object.values(pages)) expect(withCleanSnippets(page)).toBe(page)
+})
+
+test('nothing that runs or loads from elsewhere is left', () => {
+  const html = `<p onclick="x()" style="color:red;background:url(//x/y)">hi<script>x()</script>
+    <iframe src="//x"></iframe><img src="https://x/y.png" onerror="x()"><style>a{color:red}</style>
+    <a href="java&#x09;script:x()">go</a><svg><foreignObject><p>x</p></foreignObject></svg></p>`
+  const clean = cleanSnippet(html)
+  expect(clean).not.toMatch(/script|onclick|onerror|iframe|x\/y|<style|foreignObject/i)
+  expect(clean).toContain('color:red')
+})
+
+/** Markup as hands and tools write it, and as nobody should. */
+const piece = fc.constantFrom(
+  ...['<p style="color:red">', "<b style='color: &#35;1c5a54; font-family:&quot;A &lt; B&quot;'>"],
+  ...['</p>', '</b>', '<svg fill="#abc" class=x>', '<path d=M0 stroke=teal />', '</svg>', 'a < b'],
+  ...[
+    '<!-- style="color:tan" -->',
+    '<script>',
+    '</script>',
+    '<style>i{color:red}</style>',
+    '&lt;p',
+  ],
+  ...['<p title=\'<i style="color:tan">\'>', '<a href="#abc" style=color:teal>', '&', '"', "'>"],
+  ...[
+    '<img src="data:image/png;base64,AA" alt="">',
+    '<input type=text placeholder="#abc" ',
+    '<br>',
+  ],
+  ...[
+    '<i style="color:te&#97l;background:url(x)" style="color:tan">',
+    '<td bgcolor="#123">',
+    '\r\n',
+  ],
+  ...['<circle fill="var(--ink)"/>', '<p fill="red" STYLE="Color:RGB(1, 2, 3)">', '\0', '=', '/>'],
+)
+const markup = fc.array(fc.oneof(piece, fc.string({ maxLength: 4 })), { maxLength: 12 })
+
+test('what is clean stays as it is', () => {
+  fc.assert(
+    fc.property(markup, (pieces) => {
+      const clean = cleanSnippet(pieces.join(''))
+      expect(cleanSnippet(clean)).toBe(clean)
+    }),
+    { numRuns: 2000 },
+  )
+})
+
+/** What counts wherever it stands. Shapes outside a drawing paint nothing; their colours are told all the same. */
+const isAnywhere = ({ property }: { property: string }) => !['fill', 'stroke'].includes(property)
+
+test('the reader of snippets finds what a parser of HTML finds (the reference: parse5)', () => {
+  fc.assert(
+    fc.property(markup, (pieces) => {
+      const clean = cleanSnippet(pieces.join(''))
+      const ours = readSnippetColors(clean)
+      const theirs = readHtmlColors(clean)
+      expect(ours.filter(isAnywhere)).toEqual(theirs.filter(isAnywhere))
+      for (const find of theirs) expect(ours).toContainEqual(find)
+    }),
+    { numRuns: 2000 },
+  )
+})

@@ -1,0 +1,61 @@
+import sanitize from 'sanitize-html'
+import { withinSite } from '../css'
+import type { ContentOf } from '../elements'
+import type { Body, SiteElement } from '../site'
+
+/** Files of the site are no matter of snippets. */
+const nowhere = () => undefined
+
+/** A snippet with what it may hold: words, boxes, pictures and style attributes; nothing that runs or loads from elsewhere. What is clean stays as it is. */
+export function cleanSnippet(html: string): string {
+  return sanitize(html, {
+    allowedTags: [
+      ...sanitize.defaults.allowedTags,
+      'img',
+      'button',
+      'label',
+      'input',
+      'svg',
+      'path',
+      'circle',
+      'rect',
+    ],
+    allowedAttributes: {
+      '*': ['class', 'style', 'title', 'aria-*', 'role'],
+      a: ['href'],
+      img: ['src', 'alt', 'width', 'height'],
+      input: ['type', 'placeholder'],
+      svg: ['viewBox', 'width', 'height', 'fill', 'stroke'],
+      path: ['d', 'fill', 'stroke', 'stroke-width'],
+      circle: ['cx', 'cy', 'r', 'fill', 'stroke'],
+      rect: ['x', 'y', 'width', 'height', 'rx', 'fill', 'stroke'],
+    },
+    allowedSchemesByTag: { img: ['data'] },
+    parseStyleAttributes: false,
+    transformTags: {
+      '*': (tagName, attribs) => {
+        const { style } = attribs
+        return {
+          tagName,
+          attribs: style ? { ...attribs, style: withinSite(style, nowhere) } : attribs,
+        }
+      },
+    },
+    parser: { lowerCaseAttributeNames: false },
+  })
+}
+
+function cleaned(element: SiteElement): SiteElement {
+  if (element.kind !== 'embed') return element
+  const content = element.content as ContentOf<'embed'>
+  const html = cleanSnippet(content.html)
+  return html === content.html ? element : { ...element, content: { ...content, html } }
+}
+
+/** A record with its snippets cleaned; the same one where they are. */
+export function withCleanSnippets<T extends { readonly body: Body }>(record: T): T {
+  const all = Object.entries(record.body.elements)
+  const elements = all.map(([id, element]) => [id, cleaned(element)] as const)
+  if (elements.every(([, element], i) => element === all[i]![1])) return record
+  return { ...record, body: { ...record.body, elements: Object.fromEntries(elements) } }
+}

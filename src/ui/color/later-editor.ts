@@ -1,0 +1,3 @@
+import { later } from '../kit'
+
+export const ColorEditor = later(async () => (await import('./color-editor')).ColorEditor)
