@@ -8,7 +8,7 @@ import {
   type Whereabouts,
 } from '@/core/render'
 import { siteDocs, slotSchema, type Frame, type Palette, type SiteDocs } from '@/core/site'
-import { roleIds } from '@/core/theme'
+import { roleIds } from '@/core/roles'
 import { demoSites } from '@demo/sites'
 import { ternFrame } from '@demo/tern/frame'
 import { specimenPage } from '@/ui/themes/specimen-page'

@@ -12,7 +12,7 @@ import {
   type SiteDocs,
   type Theme,
 } from '../site'
-import { roleIds, roleName } from '../theme'
+import { roleIds, roleName } from '../roles'
 import { writeDecision } from './decision-text'
 import { defineEdit, type DraftDocs, type EditProblem } from './edit'
 

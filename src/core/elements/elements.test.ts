@@ -1,7 +1,8 @@
 import { demoSites } from '@demo/sites'
-import { roles, roleIds } from '../theme'
+import { roles, roleIds } from '../roles'
 import { kindIds, kindOf } from './kinds'
 import { escapeHtml, safeHref } from './markup'
+import { groundsOfRole } from './pairs'
 import { sectionFacets } from './section'
 
 const elements = demoSites.flatMap(({ frame, pages }) =>
@@ -54,7 +55,7 @@ describe.each(kindIds)('%s', (id) => {
 
 test('sections paint their ground', () => {
   expect(sectionFacets.map(({ role }) => role)).toEqual(['ground'])
-  expect(roles.ground.on).toEqual([])
+  expect(groundsOfRole('ground')).toEqual([])
 })
 
 describe('links', () => {

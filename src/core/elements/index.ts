@@ -1,4 +1,5 @@
 export { cssProperty, kindClass, type ElementKind, type Facet, type Surroundings } from './kind'
 export { kindIds, kindOf, kinds, type ContentOf, type KindId } from './kinds'
 export { escapeHtml, safeHref, tag } from './markup'
+export { groundsOfRole, pairsOf, rolePairs, type RolePair } from './pairs'
 export { sectionCss, sectionFacets, sectionLayouts } from './section'

@@ -1,5 +1,5 @@
 import type * as z from 'zod'
-import type { PaintedAs, RoleId } from '../theme'
+import type { PaintedAs, RoleId } from '../roles'
 
 /** A role that depends on a word in the element's content, such as the tone of a mark. */
 export interface RoleByContent {

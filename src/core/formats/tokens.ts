@@ -16,7 +16,7 @@ import {
   type SlotId,
   type Themes,
 } from '../site'
-import { roleIds, roleToken } from '../theme'
+import { roleIds, roleToken } from '../roles'
 import { aliasFollower, type Followed } from './aliases'
 import { colorOfParts, fromOldDialect, isOldDialect } from './dialects'
 import { readJson } from './read-json'

@@ -9,7 +9,8 @@ import {
   type ThemeId,
   type ThemeRoles,
 } from '../site'
-import { atLightness, groundKind, type RoleId } from '../theme'
+import { atLightness, groundKind } from '../theme'
+import type { RoleId } from '../roles'
 import { byHand, paletteColors, roleMaker } from './generated'
 
 /** Lightness (OKLCH, 0…1) of the first dark ground, and how far those after it stand apart. */

@@ -6,7 +6,7 @@ import {
   type Frame,
   type Theme,
 } from '../site'
-import { roleIds, type RoleId } from '../theme'
+import { roleIds, type RoleId } from '../roles'
 import { bearable } from './fixes'
 
 /** Roles that most themes decide by one slot, and a few by a loose colour. */

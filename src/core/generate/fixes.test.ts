@@ -2,7 +2,7 @@ import wcagContrast from 'wcag-contrast'
 import { writeHex } from '../color'
 import { decisionColor, failingRoles, themeReading } from '../resolve'
 import { type ColorDecision, type SlotId, type Theme } from '../site'
-import { type RoleId } from '../theme'
+import type { RoleId } from '../roles'
 import { bearable, fixesFor, readableChoices } from './fixes'
 import { palette, paletteOf, theme } from './frames.fixture'
 

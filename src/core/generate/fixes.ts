@@ -8,7 +8,8 @@ import {
   type Palette,
   type Theme,
 } from '../site'
-import { roleIds, rolePairs, roles, type RoleId } from '../theme'
+import { rolePairs } from '../elements'
+import { roleIds, roles, type RoleId } from '../roles'
 
 /** A colour that would read where another one does not. */
 export interface ReadableChoice {

@@ -14,14 +14,12 @@ import {
 } from '../site'
 import {
   groundKind,
-  roleIds,
-  roleName,
   themeGenerator,
   usefulGrounds,
   type GeneratedRoles,
   type PaletteColor,
-  type RoleId,
 } from '../theme'
+import { roleIds, roleName, type RoleId } from '../roles'
 
 /** The filled slots, as theme generation takes them. */
 export function paletteColors(palette: Palette): PaletteColor[] {

@@ -8,7 +8,7 @@ import {
   type ThemeRoles,
   type Themes,
 } from '../site'
-import { roleIds, type RoleId } from '../theme'
+import { roleIds, type RoleId } from '../roles'
 import { afterDark, darkEdition } from './dark-edition'
 import { byHand, generateThemes, roleMaker } from './generated'
 

@@ -10,7 +10,7 @@ import {
   type Spot,
 } from '../resolve'
 import { isColor, type ColorDecision, type SiteElement, type State } from '../site'
-import type { RoleId } from '../theme'
+import type { RoleId } from '../roles'
 import { nearestChoices, readableChoices, type ReadableChoice } from './fixes'
 
 /** What would make one colour on a page readable, and where it would be decided. */

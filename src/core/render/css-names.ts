@@ -1,5 +1,5 @@
 import { shadeToken, type Shade } from '../color'
-import { roleToken, type RoleId } from '../theme'
+import { roleToken, type RoleId } from '../roles'
 
 /** `--slot-brand`, or `--slot-brand--darker-10` for a shade of it. */
 export function slotProperty(slot: string, shade?: Shade): string {

@@ -1,6 +1,7 @@
 import { contrast, over, white, type Color } from '../color'
+import { groundsOfRole } from '../elements'
 import type { Palette, Theme } from '../site'
-import { roleIds, roles, type RoleId } from '../theme'
+import { roleIds, roles, type RoleId } from '../roles'
 import { decisionColor } from './decision'
 
 export interface ThemeReading {
@@ -33,10 +34,10 @@ export function themeReading(
   theme: Theme,
   role: RoleId,
 ): ThemeReading | undefined {
-  const { on, needs } = roles[role]
+  const { needs } = roles[role]
   if (needs === undefined) return undefined
   const color = decisionColor(palette, theme.roles[role])
-  const readings = on.flatMap((ground) =>
+  const readings = groundsOfRole(role).flatMap((ground) =>
     seenGrounds(palette, theme, ground).map((seen) => {
       const ratio = contrast(color, seen)
       return { ratio, needs, passes: ratio >= needs, on: ground }

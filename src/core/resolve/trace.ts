@@ -16,7 +16,7 @@ import {
   type StyleId,
   type ThemeId,
 } from '../site'
-import type { RoleId } from '../theme'
+import type { RoleId } from '../roles'
 import { decisionColor } from './decision'
 import type { Spot } from './spot'
 

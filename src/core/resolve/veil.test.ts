@@ -12,7 +12,7 @@ import {
   type SiteDocs,
   type ThemeId,
 } from '../site'
-import { roles } from '../theme'
+import { roles } from '../roles'
 import { decisionColor } from './decision'
 import { spotsOnPage, type Spot } from './spot'
 import { coloredIn, facetRole, traceFacet } from './trace'

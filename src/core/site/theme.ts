@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { roleIds } from '../theme'
+import { roleIds } from '../roles'
 import { themeId } from './ids'
 import { nameText } from './text'
 import { colorDecision } from './paint'

@@ -4,8 +4,9 @@ import { anyWritten } from '../color/random-color.fixture'
 import { themeGenerator } from './generate'
 import { groundKind, usefulGrounds } from './grounds'
 import type { PaletteColor } from './inks'
-import { colorOfDecision, referenceContrast, themeFaults } from './reference.fixture'
-import { roleIds, type RoleId } from './roles'
+import { colorOfDecision, pairsThatFail, referenceContrast, themeFaults } from './reference.fixture'
+import { rolePairs } from '../elements'
+import { roleIds, type RoleId } from '../roles'
 
 const paletteOf = (texts: readonly string[]): PaletteColor[] =>
   texts.map((text, i) => ({ id: `s${i}`, color: colorOf(text)! }))
@@ -93,6 +94,44 @@ describe('every pair that meets holds WCAG 2.2 AA, words keep their turn, button
       const palette = paletteOf([text])
       for (const roles of allThemes(palette)) expect(themeFaults(palette, roles)).toEqual([])
     }
+  })
+})
+
+describe('roles that a kind of element brings together anew', () => {
+  /** A badge puts the main button’s label on the accent. */
+  const badge = [...rolePairs, { role: 'buttonLabel', on: 'accent', needs: 4.5 } as const]
+
+  test.each(nasty)('%s', (_, texts) => {
+    const palette = paletteOf(texts)
+    const generate = themeGenerator(palette, badge)
+    for (const { decision, color } of usefulGrounds(palette)) {
+      expect(pairsThatFail(palette, generate(decision, color), badge)).toEqual([])
+    }
+  })
+
+  test('any palette', () => {
+    const byte = fc.integer({ min: 0, max: 255 })
+    const color = fc
+      .tuple(byte, byte, byte)
+      .map(([r, g, b]) => ({ r: r / 255, g: g / 255, b: b / 255, alpha: 1 }))
+    fc.assert(
+      fc.property(fc.array(color, { minLength: 1, maxLength: 12 }), (colors) => {
+        const palette = colors.map((each, i) => ({ id: `s${i}`, color: each }))
+        const generate = themeGenerator(palette, badge)
+        for (const ground of usefulGrounds(palette)) {
+          const roles = generate(ground.decision, ground.color)
+          expect(pairsThatFail(palette, roles, badge)).toEqual([])
+        }
+      }),
+      { numRuns: 100 },
+    )
+  })
+
+  test('what is given stays', () => {
+    const palette = paletteOf(['#f7f2e7', '#1d5955'])
+    const accent = { decision: { value: '#808080' }, color: colorOf('#808080')! }
+    const roles = themeGenerator(palette, badge)({ slot: 's0' }, colorOf('#f7f2e7')!, { accent })
+    expect(roles.accent).toEqual({ value: '#808080' })
   })
 })
 

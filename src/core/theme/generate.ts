@@ -1,10 +1,12 @@
 import { mapToGamut, over, toOklab, white, writeHex, type Color } from '../color'
+import { groundsOfRole, rolePairs, type RolePair } from '../elements'
 import { mainButton, quietButton } from './buttons'
 import { Chooser, TEXT } from './chooser'
 import { footing, reads, type Decision, type Footing, type Ink, type PaletteColor } from './inks'
 import { fieldOn, marksOn } from './marks'
-import { roleIds, roles, type RoleId } from './roles'
+import { roleIds, roles, type RoleId } from '../roles'
 import type { KnownInks, Lab } from './setting'
+import { settled } from './settle'
 import { edgeOn, signOn, wordsOn } from './words'
 
 export type GeneratedRoles = Readonly<Record<RoleId, Decision>>
@@ -23,14 +25,16 @@ export type GivenRoles = Readonly<
  * it reads on, under and beside it. Then a pair may fail only where both of it
  * are given, or where what is given leaves no colour that reads. The same
  * palette gives the same theme. Colours outside of sRGB are taken as they are
- * painted, mapped into it. Needs at least one filled slot.
+ * painted, mapped into it. Needs at least one filled slot. The pairs are those
+ * that the kinds of element bring together, unless others are asked for.
  */
 export function themeGenerator(
   palette: readonly PaletteColor[],
+  pairs: readonly RolePair[] = rolePairs,
 ): (ground: Decision, groundColor: Color, given?: GivenRoles) => GeneratedRoles {
   const chooser = new Chooser(palette)
   return (ground, groundColor, given = {}) =>
-    themeOn(chooser, ground, mapToGamut(groundColor), given)
+    themeOn(chooser, pairs, ground, mapToGamut(groundColor), given)
 }
 
 function knownInks(chooser: Chooser, given: GivenRoles): KnownInks {
@@ -55,6 +59,7 @@ function cleared(chooser: Chooser, ground: Decision, groundColor: Color): Ink {
 
 function themeOn(
   chooser: Chooser,
+  pairs: readonly RolePair[],
   ground: Decision,
   groundColor: Color,
   given: GivenRoles,
@@ -72,15 +77,15 @@ function themeOn(
   const words = wordsOn(setting)
   const sign = signOn(setting, words)
   const edge = edgeOn(setting, sign)
-  return {
-    ground,
-    surface: cards.decision,
-    ...decisions(words),
-    ...decisions(mainButton(setting, edge)),
-    ...decisions(quietButton(setting, sign, edge)),
-    ...decisions(marksOn(setting, edge)),
-    ...decisions(fieldOn(setting, cards, words)),
+  const inks = {
+    surface: cards,
+    ...words,
+    ...mainButton(setting, edge),
+    ...quietButton(setting, sign, edge),
+    ...marksOn(setting, edge),
+    ...fieldOn(setting, cards, words),
   }
+  return { ground, ...decisions(settled(setting, inks, pairs)) }
 }
 
 function decisions<Key extends string>(inks: Readonly<Record<Key, Ink>>): Record<Key, Decision> {
@@ -89,7 +94,7 @@ function decisions<Key extends string>(inks: Readonly<Record<Key, Ink>>): Record
 }
 
 /** The roles of the table that stand on ground and cards alike. */
-const ON_GROUNDS = roleIds.filter((id) => roles[id].on.includes('surface'))
+const ON_GROUNDS = roleIds.filter((id) => groundsOfRole(id).includes('surface'))
 
 /**
  * The ground of cards: a neighbour of the ground that leaves text readable on

@@ -10,7 +10,8 @@ import {
   seenGroundsOf,
   vanishing,
 } from './reference.fixture'
-import { roleIds, rolePairs, roles, type RoleId } from './roles'
+import { groundsOfRole, rolePairs } from '../elements'
+import { roleIds, roles, type RoleId } from '../roles'
 
 const loose = (color: Color) => ({ decision: { value: writeHex(color) }, color })
 const givenRoles = (given: Partial<Record<RoleId, Color>>): GivenRoles =>
@@ -47,7 +48,7 @@ function excused(
 ): boolean {
   const color = (id: RoleId) => colorOfDecision([], made[id])
   if (!given[role]) {
-    const grounds = roles[role].on.flatMap((each) => seenGroundsOf(color, each))
+    const grounds = groundsOfRole(role).flatMap((each) => seenGroundsOf(color, each))
     return greys.every((grey) => lowest(grey, grounds) < roles[role].needs! * NARROW)
   }
   if (given[on] || on === 'ground') return true

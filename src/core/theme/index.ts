@@ -7,15 +7,3 @@ export {
   type UsefulGround,
 } from './grounds'
 export type { Decision, PaletteColor, SlotDecision } from './inks'
-export {
-  roleGroups,
-  roleIds,
-  roleName,
-  rolePairs,
-  roles,
-  roleToken,
-  type PaintedAs,
-  type Role,
-  type RoleGroup,
-  type RoleId,
-} from './roles'

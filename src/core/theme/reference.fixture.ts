@@ -3,7 +3,8 @@ import { colorOf, over, shadesOf, toBytes, white, type Color } from '../color'
 import type { GeneratedRoles } from './generate'
 import { TOLD } from './buttons'
 import type { Decision, PaletteColor } from './inks'
-import { rolePairs, type RoleId } from './roles'
+import { rolePairs, type RolePair } from '../elements'
+import type { RoleId } from '../roles'
 
 export function colorOfDecision(palette: readonly PaletteColor[], decision: Decision): Color {
   if ('value' in decision) return colorOf(decision.value)!
@@ -33,9 +34,13 @@ function coloring(palette: readonly PaletteColor[], roles: GeneratedRoles) {
 }
 
 /** Every pair of a theme that does not hold, by the reference library. */
-export function pairsThatFail(palette: readonly PaletteColor[], roles: GeneratedRoles): string[] {
+export function pairsThatFail(
+  palette: readonly PaletteColor[],
+  roles: GeneratedRoles,
+  pairs: readonly RolePair[] = rolePairs,
+): string[] {
   const color = coloring(palette, roles)
-  return rolePairs.flatMap(({ role, on, needs }) =>
+  return pairs.flatMap(({ role, on, needs }) =>
     seenGroundsOf(color, on).flatMap((ground) => {
       const ratio = referenceContrast(over(color(role), ground), ground)
       return ratio < needs ? [`${role} on ${on}: ${ratio.toFixed(3)}`] : []

@@ -15,7 +15,7 @@ import {
   type SlotId,
   type Theme,
 } from '../site'
-import { roleIds, roleName, roles } from '../theme'
+import { roleIds, roleName, roles } from '../roles'
 import { readCssColors, type FoundInCss } from './css-reader'
 import { readSnippetColors } from './snippet-reader'
 import type { PlaceId, Use, UsePath } from './use'

@@ -1,6 +1,6 @@
 import type { Color } from '../color'
 import type { ColorDecision, DocId, ElementId, SectionId, State, StyleId, ThemeId } from '../site'
-import type { PaintedAs, RoleId } from '../theme'
+import type { PaintedAs, RoleId } from '../roles'
 
 /** Where a colour can hide, what visitors see first before the rest. Each place has a reader; a new one is a file and a line in `places`. */
 export const placeIds = [

@@ -1,5 +1,5 @@
 import type { Meeting } from '@/core/resolve'
-import { roleName } from '@/core/theme'
+import { roleName } from '@/core/roles'
 import type { ReadsOn } from './readings'
 
 /** Meetings of a slot or a role as rows of readings, each once. */

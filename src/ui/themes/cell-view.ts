@@ -1,8 +1,9 @@
 import { writeHex, writeRatio } from '@/core/color'
 import { writeDecision } from '@/core/edit'
+import { groundsOfRole } from '@/core/elements'
 import { seenRole, themeReading } from '@/core/resolve'
 import { isBound, type Palette, type Theme, type ThemeId } from '@/core/site'
-import { roleIds, roles, type RoleId } from '@/core/theme'
+import { roleIds, roles, type RoleId } from '@/core/roles'
 
 /** All that a cell shows, as texts: a cell whose view is the same is not drawn again. */
 export interface CellView {
@@ -25,7 +26,7 @@ function viewOf(palette: Palette, theme: Theme, role: RoleId): CellView {
   return {
     words: writeDecision(palette, decision),
     color: writeHex(seenRole(palette, theme, role)),
-    ground: writeHex(seenRole(palette, theme, reading?.on ?? roles[role].on[0] ?? 'ground')),
+    ground: writeHex(seenRole(palette, theme, reading?.on ?? groundsOfRole(role)[0] ?? 'ground')),
     ...(reading ? { ratio: writeRatio(reading.ratio), needs: reading.needs } : {}),
     passes: reading?.passes ?? true,
     loose: !isBound(decision),
@@ -35,7 +36,7 @@ function viewOf(palette: Palette, theme: Theme, role: RoleId): CellView {
 
 /** The roles whose decisions a cell's view comes from. */
 const sources = Object.fromEntries(
-  roleIds.map((role) => [role, [...new Set([role, 'ground', 'surface', ...roles[role].on])]]),
+  roleIds.map((role) => [role, [...new Set([role, 'ground', 'surface', ...groundsOfRole(role)])]]),
 ) as Record<RoleId, RoleId[]>
 
 interface Made {

@@ -13,7 +13,7 @@ import {
 } from '@/core/generate'
 import { failingRoles } from '@/core/resolve'
 import { themesInOrder, type ColorDecision, type Frame, type Palette } from '@/core/site'
-import { roleName } from '@/core/theme'
+import { roleName } from '@/core/roles'
 import { isAfterDark, useEditor, useEditorState } from '../editor'
 import { decisionHex } from '../look'
 import { Button, Dialog, Swatch, Tick } from '../kit'

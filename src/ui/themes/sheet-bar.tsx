@@ -2,7 +2,7 @@
 
 import { LayoutTemplate, Moon, Sparkles, Sun } from 'lucide-react'
 import { memo, useState } from 'react'
-import { roleIds } from '@/core/theme'
+import { roleIds } from '@/core/roles'
 import { isAfterDark, useEditor, useEditorState } from '../editor'
 import { Button, SearchField } from '../kit'
 import { AddTheme } from './add-theme'

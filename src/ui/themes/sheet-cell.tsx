@@ -1,5 +1,5 @@
 import { memo } from 'react'
-import { roleName, roles, type RoleId } from '@/core/theme'
+import { roleName, roles, type RoleId } from '@/core/roles'
 import type { CellView } from './cell-view'
 
 interface SheetCellProps extends CellView {

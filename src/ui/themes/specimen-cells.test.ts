@@ -1,6 +1,6 @@
 import { ternFrame } from '@demo/tern/frame'
 import { themesInOrder, type ElementId, type SectionId, type ThemeId } from '@/core/site'
-import { roleIds, type RoleId } from '@/core/theme'
+import { roleIds, type RoleId } from '@/core/roles'
 import { cellOfSelection, nextCell, specimenGrid } from './specimen-cells'
 import { specimenDocs, specimenId, specimenPage } from './specimen-page'
 

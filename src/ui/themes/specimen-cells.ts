@@ -7,7 +7,7 @@ import {
   type Trace,
 } from '@/core/resolve'
 import type { SiteDocs, ThemeId } from '@/core/site'
-import type { RoleId } from '@/core/theme'
+import type { RoleId } from '@/core/roles'
 import type { Selection, SheetCells } from '../editor'
 import type { Steps } from '../kit'
 import { boxOf, selectedNode, type Box } from '../stage'

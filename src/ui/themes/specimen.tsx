@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react'
 import { themesInOrder, type Frame, type ThemeId } from '@/core/site'
-import { roleName, type RoleId } from '@/core/theme'
+import { roleName, type RoleId } from '@/core/roles'
 import { useEditor, useEditorState } from '../editor'
 import { arrowSteps, Segments } from '../kit'
 import { counted } from '../words'

@@ -10,7 +10,7 @@ import {
   type Theme,
   type ThemeId,
 } from '@/core/site'
-import { roleName, type RoleId } from '@/core/theme'
+import { roleName, type RoleId } from '@/core/roles'
 import { isAfterDark, useEditorState, type Editor, type SheetCells } from '../editor'
 import { counted, editProblemWords } from '../words'
 import type { SheetGrid } from './sheet-choice'

@@ -8,7 +8,7 @@ import {
   type StyleId,
   type ThemeId,
 } from '@/core/site'
-import { roleName, type RoleId } from '@/core/theme'
+import { roleName, type RoleId } from '@/core/roles'
 import type { Edit } from '@/core/edit'
 import type { Reach } from '@/core/uses'
 import type { Selection } from '../editor'

@@ -45,71 +45,63 @@ export interface Role {
   readonly label: string
   readonly group: RoleGroup
   readonly paints: PaintedAs
-  /** The roles it stands on, and the contrast it needs there (WCAG 2.2). Absent: decoration. */
-  readonly on: readonly RoleId[]
+  /** The contrast it needs on what it stands on (WCAG 2.2), which the kinds of element tell. Absent: decoration. */
   readonly needs?: 4.5 | 3
 }
 
-const GROUNDS = ['ground', 'surface'] as const
 /** WCAG 2.2 §1.4.3, text of any size. */
 const TEXT = 4.5
 /** WCAG 2.2 §1.4.11, what must be seen to know a control or an icon. */
 const SHAPE = 3
 
 const table: readonly Role[] = [
-  { id: 'ground', label: 'Ground', group: 'Ground', paints: 'fill', on: [] },
-  { id: 'surface', label: 'Card ground', group: 'Ground', paints: 'fill', on: [] },
-  { id: 'heading', label: 'Heading', group: 'Words', paints: 'text', on: GROUNDS, needs: TEXT },
-  { id: 'text', label: 'Text', group: 'Words', paints: 'text', on: GROUNDS, needs: TEXT },
+  { id: 'ground', label: 'Ground', group: 'Ground', paints: 'fill' },
+  { id: 'surface', label: 'Card ground', group: 'Ground', paints: 'fill' },
+  { id: 'heading', label: 'Heading', group: 'Words', paints: 'text', needs: TEXT },
+  { id: 'text', label: 'Text', group: 'Words', paints: 'text', needs: TEXT },
   {
     id: 'mutedText',
     label: 'Muted text',
     group: 'Words',
     paints: 'text',
-    on: GROUNDS,
     needs: TEXT,
   },
-  { id: 'link', label: 'Link', group: 'Words', paints: 'text', on: GROUNDS, needs: TEXT },
+  { id: 'link', label: 'Link', group: 'Words', paints: 'text', needs: TEXT },
   {
     id: 'linkHover',
     label: 'Link, pointer over',
     group: 'Words',
     paints: 'text',
-    on: GROUNDS,
     needs: TEXT,
   },
-  { id: 'buttonFill', label: 'Fill', group: 'Main button', paints: 'fill', on: [] },
+  { id: 'buttonFill', label: 'Fill', group: 'Main button', paints: 'fill' },
   {
     id: 'buttonLabel',
     label: 'Label',
     group: 'Main button',
     paints: 'text',
-    on: ['buttonFill'],
     needs: TEXT,
   },
-  { id: 'buttonLine', label: 'Border', group: 'Main button', paints: 'line', on: [] },
+  { id: 'buttonLine', label: 'Border', group: 'Main button', paints: 'line' },
   {
     id: 'buttonHoverFill',
     label: 'Fill, pointer over',
     group: 'Main button',
     paints: 'fill',
-    on: [],
   },
   {
     id: 'buttonHoverLabel',
     label: 'Label, pointer over',
     group: 'Main button',
     paints: 'text',
-    on: ['buttonHoverFill'],
     needs: TEXT,
   },
-  { id: 'quietFill', label: 'Fill', group: 'Quiet button', paints: 'fill', on: [] },
+  { id: 'quietFill', label: 'Fill', group: 'Quiet button', paints: 'fill' },
   {
     id: 'quietLabel',
     label: 'Label',
     group: 'Quiet button',
     paints: 'text',
-    on: ['quietFill'],
     needs: TEXT,
   },
   {
@@ -117,7 +109,6 @@ const table: readonly Role[] = [
     label: 'Border',
     group: 'Quiet button',
     paints: 'line',
-    on: GROUNDS,
     needs: SHAPE,
   },
   {
@@ -125,36 +116,32 @@ const table: readonly Role[] = [
     label: 'Fill, pointer over',
     group: 'Quiet button',
     paints: 'fill',
-    on: [],
   },
   {
     id: 'quietHoverLabel',
     label: 'Label, pointer over',
     group: 'Quiet button',
     paints: 'text',
-    on: ['quietHoverFill'],
     needs: TEXT,
   },
-  { id: 'line', label: 'Dividers and borders', group: 'Marks', paints: 'line', on: [] },
+  { id: 'line', label: 'Dividers and borders', group: 'Marks', paints: 'line' },
   {
     id: 'accent',
     label: 'Icons, highlights',
     group: 'Marks',
     paints: 'text',
-    on: GROUNDS,
     needs: SHAPE,
   },
-  { id: 'focus', label: 'Focus ring', group: 'Marks', paints: 'line', on: GROUNDS, needs: SHAPE },
-  { id: 'success', label: 'Good news', group: 'Marks', paints: 'text', on: GROUNDS, needs: TEXT },
-  { id: 'warning', label: 'Caution', group: 'Marks', paints: 'text', on: GROUNDS, needs: TEXT },
-  { id: 'danger', label: 'Bad news', group: 'Marks', paints: 'text', on: GROUNDS, needs: TEXT },
-  { id: 'fieldGround', label: 'Ground', group: 'Form fields', paints: 'fill', on: [] },
+  { id: 'focus', label: 'Focus ring', group: 'Marks', paints: 'line', needs: SHAPE },
+  { id: 'success', label: 'Good news', group: 'Marks', paints: 'text', needs: TEXT },
+  { id: 'warning', label: 'Caution', group: 'Marks', paints: 'text', needs: TEXT },
+  { id: 'danger', label: 'Bad news', group: 'Marks', paints: 'text', needs: TEXT },
+  { id: 'fieldGround', label: 'Ground', group: 'Form fields', paints: 'fill' },
   {
     id: 'fieldText',
     label: 'Typed text',
     group: 'Form fields',
     paints: 'text',
-    on: ['fieldGround'],
     needs: TEXT,
   },
   {
@@ -162,7 +149,6 @@ const table: readonly Role[] = [
     label: 'Hint',
     group: 'Form fields',
     paints: 'text',
-    on: ['fieldGround'],
     needs: TEXT,
   },
   {
@@ -170,7 +156,6 @@ const table: readonly Role[] = [
     label: 'Border',
     group: 'Form fields',
     paints: 'line',
-    on: GROUNDS,
     needs: SHAPE,
   },
 ]
@@ -195,12 +180,3 @@ export function roleName(id: RoleId): string {
 export function roleToken(id: RoleId): string {
   return id.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)
 }
-
-/** Every pair of roles that meets on a page, with the ratio it needs. */
-export const rolePairs: ReadonlyArray<{
-  readonly role: RoleId
-  readonly on: RoleId
-  readonly needs: number
-}> = table.flatMap((role) =>
-  role.needs ? role.on.map((on) => ({ role: role.id, on, needs: role.needs! })) : [],
-)

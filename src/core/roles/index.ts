@@ -1,0 +1,11 @@
+export {
+  roleGroups,
+  roleIds,
+  roleName,
+  roles,
+  roleToken,
+  type PaintedAs,
+  type Role,
+  type RoleGroup,
+  type RoleId,
+} from './roles'
