@@ -1,5 +1,5 @@
-import { usualShadeScale } from '@/core/site'
 import type { RoleId } from '@/core/roles'
+import { usualShadeScale } from '@/core/site'
 
 /** Palette and themes of a demo site in short form; the frame's schema checks the result. */
 type Decision = string | { readonly value: string }

@@ -1,4 +1,6 @@
 import { expect, test } from '@playwright/test'
+import { demoSites } from '@demo/sites'
+import { ternFrame } from '@demo/tern/frame'
 import { generateThemes } from '@/core/generate'
 import {
   renderDocument,
@@ -7,10 +9,8 @@ import {
   shadesOnPages,
   type Whereabouts,
 } from '@/core/render'
-import { siteDocs, slotSchema, type Frame, type Palette, type SiteDocs } from '@/core/site'
 import { roleIds } from '@/core/roles'
-import { demoSites } from '@demo/sites'
-import { ternFrame } from '@demo/tern/frame'
+import { siteDocs, slotSchema, type Frame, type Palette, type SiteDocs } from '@/core/site'
 import { specimenPage } from '@/ui/themes/specimen-page'
 import { hardToRead } from './reads-well'
 

@@ -3,7 +3,6 @@ import type { EditProblem } from '@/core/edit'
 import type { ReadProblem } from '@/core/formats'
 import type { PaletteFault } from '@/core/palette'
 import type { Problem } from '@/core/payloads'
-import { placeIds, type PlaceId } from '@/core/uses'
 
 /** The words of the interface for what can go wrong; each says what to do. */
 export const colorProblemWords: Readonly<Record<ColorProblem, string>> = {
@@ -144,19 +143,6 @@ const storageWords = {
   other:
     'The files could not be written. Look at the disk, then publish again; what was published stays.',
 } as const
-
-export const placeWords: Readonly<Record<PlaceId, string>> = {
-  themes: 'Themes',
-  styles: 'Element styles',
-  content: 'Page content',
-  shared: 'Header and footer',
-  embeds: 'Embedded snippets',
-  'custom-css': 'Custom CSS',
-  'add-ons': 'Add-on settings',
-}
-
-/** The order in which places are listed: what visitors see first. */
-export const placeOrder: readonly PlaceId[] = placeIds
 
 export const counted = (count: number, one: string, many = `${one}s`) =>
   `${count.toLocaleString('en-GB')} ${count === 1 ? one : many}`

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { roleIds, roleName } from '../roles'
 import {
   colorDecision,
   editions,
@@ -12,7 +13,6 @@ import {
   type SiteDocs,
   type Theme,
 } from '../site'
-import { roleIds, roleName } from '../roles'
 import { writeDecision } from './decision-text'
 import { defineEdit, type DraftDocs, type EditProblem } from './edit'
 

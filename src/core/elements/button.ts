@@ -13,6 +13,7 @@ type ButtonContent = z.infer<typeof content>
 function button(
   kind: string,
   label: string,
+  sample: string,
   css: string,
   roles: readonly Facet[],
 ): ElementKind<ButtonContent> {
@@ -26,6 +27,7 @@ function button(
       href === undefined
         ? tag('button', { ...root, type: 'button' }, escapeHtml(words))
         : tag('a', { ...root, href: safeHref(link(href)) }, escapeHtml(words)),
+    samples: () => [{ content: { label: sample }, row: 'buttons' }],
     title: ({ label: words }) => words,
   })
 }
@@ -33,6 +35,7 @@ function button(
 export const mainButton = button(
   'mainButton',
   'Main button',
+  'Book a place',
   `
 .main-button, .quiet-button {
   display: inline-block; border: var(--button-line) solid; border-radius: var(--button-radius);
@@ -53,7 +56,7 @@ export const mainButton = button(
   ],
 )
 
-export const quietButton = button('quietButton', 'Quiet button', '', [
+export const quietButton = button('quietButton', 'Quiet button', 'See the papers', '', [
   { key: 'fill', label: 'Fill', paints: 'fill', role: 'quietFill', hover: 'quietHoverFill' },
   {
     key: 'label',

@@ -16,5 +16,18 @@ export const card = defineKind({
 .card > .picture:first-child { margin: -1.4rem -1.4rem 0.5rem; }
 .card > .picture:first-child img { border-radius: calc(var(--card-radius) - 1px) calc(var(--card-radius) - 1px) 0 0; }`,
   html: (_content, { root, children }) => tag('div', root, children),
+  samples: () => [
+    {
+      content: {},
+      holds: [
+        { kind: 'heading', content: { text: 'On a card', level: 3 } },
+        {
+          kind: 'paragraph',
+          content: { runs: [{ text: 'Words and ' }, { text: 'a link', href: '#' }] },
+        },
+        { kind: 'quietButton', content: { label: 'Reserve' } },
+      ],
+    },
+  ],
   title: () => 'card',
 })

@@ -10,5 +10,6 @@ export const divider = defineKind({
   css: `
 .divider { width: 100%; margin: 0.5rem 0; border: 0; border-top: 1px solid; }`,
   html: (_content, { root }) => tag('hr', root),
+  samples: () => [{ content: {} }],
   title: () => 'line',
 })

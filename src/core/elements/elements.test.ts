@@ -1,35 +1,44 @@
-import { demoSites } from '@demo/sites'
-import { roles, roleIds } from '../roles'
-import { kindIds, kindOf } from './kinds'
+import { roleIds } from '../roles'
+import type { ElementKind } from './kind'
+import { kindIds, kindOf, type KindId } from './kinds'
 import { escapeHtml, safeHref } from './markup'
 import { groundsOfRole } from './pairs'
 import { sectionFacets } from './section'
 
-const elements = demoSites.flatMap(({ frame, pages }) =>
-  [frame, ...pages].flatMap(({ body }) => Object.values(body.elements)),
-)
-const write = (element: (typeof elements)[number]) =>
-  kindOf(element.kind).html(element.content, {
-    root: { class: 'root', 'data-el': element.id },
+const write = (kind: ElementKind, content: unknown) =>
+  kind.html(content, {
+    root: { class: 'root', 'data-el': 'an-id' },
     children: '<i>child</i>',
     asset: (id) => ({ url: `${id}.jpg`, width: 4, height: 3, alt: 'alt' }),
     link: (href) => href,
-    isCurrent: () => false,
+    isCurrent: () => true,
   })
-
-test('the demo shows every kind of element', () => {
-  expect(new Set(elements.map(({ kind }) => kind))).toEqual(new Set(kindIds))
-})
 
 describe.each(kindIds)('%s', (id) => {
   const kind = kindOf(id)
-  const examples = elements.filter((element) => element.kind === id)
+  const samples = kind.samples('Paper')
+
+  test('gives samples of its colours that its own schema takes', () => {
+    expect(samples.length > 0).toBe(kind.facets.length > 0)
+    for (const { content, holds = [] } of samples) {
+      expect(kind.content.safeParse(content).error).toBeUndefined()
+      for (const inner of holds) {
+        expect(kindIds).toContain(inner.kind)
+        expect(kindOf(inner.kind as KindId).content.safeParse(inner.content).success).toBe(true)
+      }
+    }
+    for (const { role } of kind.facets) {
+      if (typeof role === 'string') continue
+      const shown = samples.map(({ content }) => (content as Record<string, string>)[role.by])
+      expect(shown.sort()).toEqual(Object.keys(role.of).sort())
+    }
+  })
 
   test('writes itself in one element that carries its id, with a title to tell it by', () => {
-    for (const element of examples) {
-      const html = write(element)
+    for (const { content } of samples) {
+      const html = write(kind, content)
       expect(html).toMatch(/^<([a-z0-9]+)[^>]*data-el="/)
-      expect(kind.title(element.content).length).toBeGreaterThan(0)
+      expect(kind.title(content).length).toBeGreaterThan(0)
       if (kind.holds) expect(html).toContain('<i>child</i>')
     }
   })
@@ -44,7 +53,9 @@ describe.each(kindIds)('%s', (id) => {
       }
       if (facet.on) expect(keys).toContain(facet.on)
       if (facet.part)
-        expect(examples.some((each) => write(each).includes(`class="${facet.part}"`))).toBe(true)
+        expect(
+          samples.some(({ content }) => write(kind, content).includes(`class="${facet.part}"`)),
+        ).toBe(true)
     }
   })
 

@@ -10,5 +10,6 @@ export const embed = defineKind({
   facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'text' }],
   css: '',
   html: ({ html }, { root }) => tag('div', root, html),
+  samples: () => [{ content: { name: 'Snippet', html: '<p>Words of an embedded snippet</p>' } }],
   title: ({ name }) => name,
 })

@@ -57,5 +57,15 @@ export const form = defineKind({
       { ...root, class: inline ? `${root.class} inline` : root.class },
       fields.map(writeField).join('') + children,
     ),
+  samples: () => [
+    {
+      content: {
+        fields: [
+          { label: 'Your name', hint: 'Mabel Orrin', type: 'text' as const },
+          { label: 'Mail', hint: 'mabel@example.org', type: 'email' as const },
+        ],
+      },
+    },
+  ],
   title: ({ fields }) => fields.map((f) => f.label).join(', '),
 })

@@ -14,5 +14,6 @@ export const group = defineKind({
 .group.grid { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(16rem, 100%), 1fr)); gap: 1.25rem; width: 100%; }`,
   html: ({ arrange }, { root, children }) =>
     tag('div', { ...root, class: `${root.class} ${arrange}` }, children),
+  samples: () => [],
   title: ({ arrange }) => arrange,
 })

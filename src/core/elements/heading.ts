@@ -16,5 +16,6 @@ h1.heading { font-size: clamp(2.3rem, 1.2rem + 4.4vw, 4rem); line-height: 1.06; 
 h2.heading { font-size: clamp(1.6rem, 1.1rem + 1.9vw, 2.3rem); line-height: 1.14; letter-spacing: -0.012em; }
 h3.heading { font-size: 1.25rem; line-height: 1.25; }`,
   html: ({ text, level }, { root }) => tag(`h${level}`, root, escapeHtml(text)),
+  samples: (theme) => [{ content: { text: theme, level: 2 as const } }],
   title: ({ text }) => text,
 })

@@ -31,5 +31,15 @@ export const iconList = defineKind({
         )
         .join(''),
     ),
+  samples: () => [
+    {
+      content: {
+        items: [
+          { icon: 'leaf', text: 'Paper from rags' },
+          { icon: 'needle', text: 'Sewn by hand' },
+        ],
+      },
+    },
+  ],
   title: ({ items }) => items[0]?.text ?? 'empty list',
 })

@@ -1,4 +1,11 @@
-export { cssProperty, kindClass, type ElementKind, type Facet, type Surroundings } from './kind'
+export {
+  cssProperty,
+  kindClass,
+  type ElementKind,
+  type Facet,
+  type Sample,
+  type Surroundings,
+} from './kind'
 export { kindIds, kindOf, kinds, type ContentOf, type KindId } from './kinds'
 export { escapeHtml, safeHref, tag } from './markup'
 export { groundsOfRole, pairsOf, rolePairs, type RolePair } from './pairs'

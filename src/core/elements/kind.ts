@@ -39,6 +39,15 @@ export interface Surroundings {
   readonly isCurrent: (href: string) => boolean
 }
 
+/** An element as the specimen of a theme shows it, in the words of a made-up shop. */
+export interface Sample<Content = unknown> {
+  readonly content: Content
+  /** What stands in it: samples of other kinds, by the name of the kind. */
+  readonly holds?: ReadonlyArray<Sample & { readonly kind: string }>
+  /** Samples that follow each other and name the same row stand beside each other. */
+  readonly row?: string
+}
+
 export interface ElementKind<Content = unknown> {
   readonly kind: string
   readonly label: string
@@ -46,6 +55,8 @@ export interface ElementKind<Content = unknown> {
   /** Whether other elements can stand inside it. */
   readonly holds?: boolean
   readonly facets: readonly Facet[]
+  /** What shows its colours, given the name of the theme; nothing for kinds that have none. */
+  readonly samples: (theme: string) => ReadonlyArray<Sample<NoInfer<Content>>>
   /** Shape only: no rule here names a colour. */
   readonly css: string
   readonly html: (content: Content, surroundings: Surroundings) => string

@@ -28,5 +28,10 @@ export const mark = defineKind({
       { ...root, 'data-tone': tone },
       `${tag('span', { 'aria-hidden': 'true' }, SIGNS[tone])}${escapeHtml(text)}`,
     ),
+  samples: () => [
+    { content: { tone: 'success' as const, text: '6 places' }, row: 'marks' },
+    { content: { tone: 'warning' as const, text: '2 places' }, row: 'marks' },
+    { content: { tone: 'danger' as const, text: 'Full' }, row: 'marks' },
+  ],
   title: ({ text }) => text,
 })

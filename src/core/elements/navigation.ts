@@ -56,5 +56,15 @@ export const navigation = defineKind({
         )
         .join(''),
     ),
+  samples: () => [
+    {
+      content: {
+        items: [
+          { label: 'Workshops', href: '#' },
+          { label: 'Shop', href: '#' },
+        ],
+      },
+    },
+  ],
   title: ({ items }) => items.map((item) => item.label).join(', '),
 })

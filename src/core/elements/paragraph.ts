@@ -17,6 +17,17 @@ export const paragraph = defineKind({
     const attributes = lead ? { ...root, class: `${root.class} lead` } : root
     return tag('p', attributes, writeRuns(runs, surroundings))
   },
+  samples: () => [
+    {
+      content: {
+        runs: [
+          { text: 'Sewn notebooks, marbled papers and ' },
+          { text: 'weekend workshops', href: '#' },
+          { text: ' for people who like to make things that last.' },
+        ],
+      },
+    },
+  ],
   title: ({ runs }) => plainText(runs),
 })
 
@@ -28,5 +39,8 @@ export const finePrint = defineKind({
   css: `
 .fine-print { font-size: 0.9375rem; max-width: 62ch; }`,
   html: ({ runs }, surroundings) => tag('p', surroundings.root, writeRuns(runs, surroundings)),
+  samples: () => [
+    { content: { runs: [{ text: 'Small words, with ' }, { text: 'a link', href: '#' }] } },
+  ],
   title: ({ runs }) => plainText(runs),
 })

@@ -43,5 +43,6 @@ export const picture = defineKind({
       : ''
     return tag('figure', root, image + words)
   },
+  samples: () => [{ content: { asset: '', caption: 'Under a picture' } }],
   title: ({ caption, asset: id }) => caption ?? id,
 })

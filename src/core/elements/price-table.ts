@@ -47,5 +47,6 @@ export const priceTable = defineKind({
         tag('tbody', {}, body.join('')),
     )
   },
+  samples: () => [{ content: { head: ['Day', 'Price'], rows: [['Saturday', '85']] } }],
   title: ({ head }) => head.join(', '),
 })

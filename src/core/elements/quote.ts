@@ -22,5 +22,6 @@ export const quote = defineKind({
       tag('p', { class: 'quote-words' }, escapeHtml(text)) +
         tag('p', { class: 'quote-source' }, escapeHtml(source)),
     ),
+  samples: () => [{ content: { text: 'It opens flat, and stays so.', source: 'Mabel Orrin' } }],
   title: ({ text }) => text,
 })

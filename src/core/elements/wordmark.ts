@@ -21,5 +21,6 @@ export const wordmark = defineKind({
       : ''
     return tag('a', { ...root, href: safeHref(link(href)) }, image + escapeHtml(name))
   },
+  samples: () => [{ content: { name: 'Tern & Thistle', href: '#' } }],
   title: ({ name }) => name,
 })

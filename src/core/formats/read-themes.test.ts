@@ -1,7 +1,7 @@
-import { ternFrame } from '@demo/tern/frame'
 import { demoSites } from '@demo/sites'
-import { isBound, themesInOrder } from '../site'
+import { ternFrame } from '@demo/tern/frame'
 import { roleIds } from '../roles'
+import { isBound, themesInOrder } from '../site'
 import { readThemes } from './read-themes'
 import { writeTokens } from './tokens'
 

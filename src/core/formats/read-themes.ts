@@ -1,6 +1,6 @@
 import { shadeSchema, tidyShade, writeHex } from '../color'
-import { typedName, slotsInOrder, type ColorDecision, type Palette } from '../site'
 import { roleIds, roleToken, type RoleId } from '../roles'
+import { typedName, slotsInOrder, type ColorDecision, type Palette } from '../site'
 import type { ReadProblem } from './read-result'
 import {
   keyOf,

@@ -1,5 +1,6 @@
 import { colorOf, shadeToken, toBytes, writeHex, type Color, type Shade } from '../color'
 import { decisionColor } from '../resolve'
+import { roleIds, roleToken } from '../roles'
 import {
   isBound,
   mostCandidates,
@@ -16,12 +17,11 @@ import {
   type SlotId,
   type Themes,
 } from '../site'
-import { roleIds, roleToken } from '../roles'
 import { aliasFollower, type Followed } from './aliases'
 import { colorOfParts, fromOldDialect, isOldDialect } from './dialects'
+import type { Json, JsonObject } from './json'
 import { readJson } from './read-json'
 import type { ReadPalette, ReadProblem } from './read-result'
-import type { Json, JsonObject } from './json'
 import { readTokenTree, type Token, type TokenGroup, type TokenValue } from './token-tree'
 
 /** The colour spaces of the format (Color Module 2025.10 §3), each as CSS writes it. */

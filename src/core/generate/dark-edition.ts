@@ -1,5 +1,6 @@
 import { toOklch } from '../color'
 import { decisionColor } from '../resolve'
+import type { RoleId } from '../roles'
 import {
   isBound,
   themesInOrder,
@@ -10,7 +11,6 @@ import {
   type ThemeRoles,
 } from '../site'
 import { atLightness, groundKind } from '../theme'
-import type { RoleId } from '../roles'
 import { byHand, paletteColors, roleMaker } from './generated'
 
 /** Lightness (OKLCH, 0…1) of the first dark ground, and how far those after it stand apart. */

@@ -1,3 +1,4 @@
+import { roleIds, type RoleId } from '../roles'
 import {
   canonicalJson,
   isBound,
@@ -6,7 +7,6 @@ import {
   type Frame,
   type Theme,
 } from '../site'
-import { roleIds, type RoleId } from '../roles'
 import { bearable } from './fixes'
 
 /** Roles that most themes decide by one slot, and a few by a loose colour. */

@@ -1,8 +1,8 @@
 import wcagContrast from 'wcag-contrast'
 import { writeHex } from '../color'
 import { decisionColor, failingRoles, themeReading } from '../resolve'
-import { type ColorDecision, type SlotId, type Theme } from '../site'
 import type { RoleId } from '../roles'
+import { type ColorDecision, type SlotId, type Theme } from '../site'
 import { bearable, fixesFor, readableChoices } from './fixes'
 import { palette, paletteOf, theme } from './frames.fixture'
 

@@ -1,5 +1,7 @@
 import { colorOf, contrast, difference, sameHue, writeHex, type Color } from '../color'
+import { rolePairs } from '../elements'
 import { decisionColor, failingRoles, seenGrounds, themeReading } from '../resolve'
+import { roleIds, roles, type RoleId } from '../roles'
 import {
   canonicalJson,
   isBound,
@@ -8,8 +10,6 @@ import {
   type Palette,
   type Theme,
 } from '../site'
-import { rolePairs } from '../elements'
-import { roleIds, roles, type RoleId } from '../roles'
 
 /** A colour that would read where another one does not. */
 export interface ReadableChoice {

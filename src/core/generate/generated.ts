@@ -1,5 +1,6 @@
 import { colorOf, writeRatio } from '../color'
 import { decisionColor, seenGrounds, themeReading } from '../resolve'
+import { roleIds, roleName, type RoleId } from '../roles'
 import {
   freeThemeName,
   idFromName,
@@ -19,7 +20,6 @@ import {
   type GeneratedRoles,
   type PaletteColor,
 } from '../theme'
-import { roleIds, roleName, type RoleId } from '../roles'
 
 /** The filled slots, as theme generation takes them. */
 export function paletteColors(palette: Palette): PaletteColor[] {

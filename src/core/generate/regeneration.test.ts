@@ -1,7 +1,7 @@
 import { ternFrame } from '@demo/tern/frame'
 import { failingRoles } from '../resolve'
-import { themesInOrder, type ColorDecision, type Frame, type SlotId, type Theme } from '../site'
 import type { RoleId } from '../roles'
+import { themesInOrder, type ColorDecision, type Frame, type SlotId, type Theme } from '../site'
 import { edited, palette, paletteOf } from './frames.fixture'
 import { afterChanges, lightEdition, planRegeneration } from './regeneration'
 

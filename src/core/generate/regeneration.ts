@@ -1,3 +1,4 @@
+import { roleIds, type RoleId } from '../roles'
 import {
   canonicalJson,
   themesInOrder,
@@ -8,7 +9,6 @@ import {
   type ThemeRoles,
   type Themes,
 } from '../site'
-import { roleIds, type RoleId } from '../roles'
 import { afterDark, darkEdition } from './dark-edition'
 import { byHand, generateThemes, roleMaker } from './generated'
 

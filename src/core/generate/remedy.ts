@@ -9,8 +9,8 @@ import {
   type Reading,
   type Spot,
 } from '../resolve'
-import { isColor, type ColorDecision, type SiteElement, type State } from '../site'
 import type { RoleId } from '../roles'
+import { isColor, type ColorDecision, type SiteElement, type State } from '../site'
 import { nearestChoices, readableChoices, type ReadableChoice } from './fixes'
 
 /** What would make one colour on a page readable, and where it would be decided. */

@@ -1,6 +1,6 @@
 import { cssProperty, kindClass, kindIds, kindOf, sectionFacets, type Facet } from '../elements'
-import type { FacetColors, State } from '../site'
 import type { RoleId } from '../roles'
+import type { FacetColors, State } from '../site'
 import { roleProperty, type CssRule } from './css-names'
 import { paintCss } from './paint-css'
 

@@ -1,5 +1,5 @@
-import { themesInOrder, type Frame, type Theme, type ThemeRoles } from '../site'
 import { roleIds } from '../roles'
+import { themesInOrder, type Frame, type Theme, type ThemeRoles } from '../site'
 import { roleProperty, writeRules } from './css-names'
 import { decisionCss } from './paint-css'
 

@@ -1,6 +1,6 @@
 import { contrast, white, type Color } from '../color'
-import type { SiteElement } from '../site'
 import { roles } from '../roles'
+import type { SiteElement } from '../site'
 import { fillsOf, groundsOn, layer } from './layers'
 import { liesOver, type Spot } from './spot'
 import { facetRole, type Trace } from './trace'

@@ -1,7 +1,7 @@
 import type { Color } from '../color'
-import { isBound, themesInOrder, type Palette, type SlotId, type Theme, type Themes } from '../site'
 import { rolePairs } from '../elements'
 import type { RoleId } from '../roles'
+import { isBound, themesInOrder, type Palette, type SlotId, type Theme, type Themes } from '../site'
 import { decisionColor } from './decision'
 import { seenRole } from './theme-reading'
 

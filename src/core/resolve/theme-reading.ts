@@ -1,7 +1,7 @@
 import { contrast, over, white, type Color } from '../color'
 import { groundsOfRole } from '../elements'
-import type { Palette, Theme } from '../site'
 import { roleIds, roles, type RoleId } from '../roles'
+import type { Palette, Theme } from '../site'
 import { decisionColor } from './decision'
 
 export interface ThemeReading {

@@ -1,5 +1,6 @@
 import type { Color, Shade } from '../color'
 import { kindOf, sectionFacets, type Facet } from '../elements'
+import type { RoleId } from '../roles'
 import {
   bodyOf,
   isBound,
@@ -16,7 +17,6 @@ import {
   type StyleId,
   type ThemeId,
 } from '../site'
-import type { RoleId } from '../roles'
 import { decisionColor } from './decision'
 import type { Spot } from './spot'
 

@@ -3,6 +3,7 @@ import wcagContrast from 'wcag-contrast'
 import { demoSites } from '@demo/sites'
 import { fromBytes, toBytes, type Color } from '../color'
 import { darkEdition } from '../generate'
+import { roles } from '../roles'
 import {
   siteDocs,
   themesInOrder,
@@ -12,7 +13,6 @@ import {
   type SiteDocs,
   type ThemeId,
 } from '../site'
-import { roles } from '../roles'
 import { decisionColor } from './decision'
 import { spotsOnPage, type Spot } from './spot'
 import { coloredIn, facetRole, traceFacet } from './trace'

@@ -1,6 +1,6 @@
 import { between, black, contrast, white, type Color } from '../color'
-import { canonicalJson, type Frame, type SiteElement, type Theme } from '../site'
 import { roles } from '../roles'
+import { canonicalJson, type Frame, type SiteElement, type Theme } from '../site'
 import { decisionColor, paintColors } from './decision'
 import { groundsOn, layer } from './layers'
 import { liesOver, type Spot } from './spot'

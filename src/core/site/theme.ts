@@ -1,8 +1,8 @@
 import * as z from 'zod'
 import { roleIds } from '../roles'
 import { themeId } from './ids'
-import { nameText } from './text'
 import { colorDecision } from './paint'
+import { nameText } from './text'
 
 const rolesSchema = z.record(z.enum(roleIds), colorDecision)
 

@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { colorKey, colorOf, difference, fromBytes, inGamut, over, toBytes, white } from '../color'
 import { anyWritten } from '../color/random-color.fixture'
+import { rolePairs } from '../elements'
+import { roleIds, type RoleId } from '../roles'
 import { themeGenerator } from './generate'
 import { groundKind, usefulGrounds } from './grounds'
 import type { PaletteColor } from './inks'
 import { colorOfDecision, pairsThatFail, referenceContrast, themeFaults } from './reference.fixture'
-import { rolePairs } from '../elements'
-import { roleIds, type RoleId } from '../roles'
 
 const paletteOf = (texts: readonly string[]): PaletteColor[] =>
   texts.map((text, i) => ({ id: `s${i}`, color: colorOf(text)! }))

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { over, writeHex, type Color } from '../color'
 import { anyColor, anyOpaque } from '../color/random-color.fixture'
+import { groundsOfRole, rolePairs } from '../elements'
+import { roleIds, roles, type RoleId } from '../roles'
 import { themeGenerator, type GeneratedRoles, type GivenRoles } from './generate'
 import {
   colorOfDecision,
@@ -10,8 +12,6 @@ import {
   seenGroundsOf,
   vanishing,
 } from './reference.fixture'
-import { groundsOfRole, rolePairs } from '../elements'
-import { roleIds, roles, type RoleId } from '../roles'
 
 const loose = (color: Color) => ({ decision: { value: writeHex(color) }, color })
 const givenRoles = (given: Partial<Record<RoleId, Color>>): GivenRoles =>

@@ -1,10 +1,10 @@
 import wcagContrast from 'wcag-contrast'
 import { colorOf, over, shadesOf, toBytes, white, type Color } from '../color'
-import type { GeneratedRoles } from './generate'
-import { TOLD } from './buttons'
-import type { Decision, PaletteColor } from './inks'
 import { rolePairs, type RolePair } from '../elements'
 import type { RoleId } from '../roles'
+import { TOLD } from './buttons'
+import type { GeneratedRoles } from './generate'
+import type { Decision, PaletteColor } from './inks'
 
 export function colorOfDecision(palette: readonly PaletteColor[], decision: Decision): Color {
   if ('value' in decision) return colorOf(decision.value)!

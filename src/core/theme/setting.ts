@@ -1,6 +1,6 @@
+import type { RoleId } from '../roles'
 import type { Chooser } from './chooser'
 import type { Footing, Ink } from './inks'
-import type { RoleId } from '../roles'
 
 /** What a theme is made on and around. */
 export interface Setting {

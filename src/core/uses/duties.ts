@@ -1,5 +1,5 @@
-import { isBound, themesInOrder, type Frame, type SlotId } from '../site'
 import { roleIds, type RoleId } from '../roles'
+import { isBound, themesInOrder, type Frame, type SlotId } from '../site'
 import type { Reach } from './looks'
 
 /** What a slot does on a site: how much of it is to catch the eye, and whether it is the accent. */

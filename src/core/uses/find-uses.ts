@@ -11,6 +11,8 @@ import {
 import { places, type Reading } from './places'
 import type { Use } from './use'
 
+const readers = Object.values(places)
+
 /** What a kind of record gives the readers; nothing for kinds that hold no colours. */
 function readingOf({ kind, id }: RecordRef, record: SiteRecord): Reading | undefined {
   if (kind === 'frame') return { doc: 'frame', frame: record as Frame }
@@ -24,7 +26,7 @@ function readingOf({ kind, id }: RecordRef, record: SiteRecord): Reading | undef
  */
 export function usesIn(ref: RecordRef, record: SiteRecord): Use[] {
   const reading = readingOf(ref, record)
-  return reading ? places.flatMap((place) => place.read(reading)) : []
+  return reading ? readers.flatMap((read) => read(reading)) : []
 }
 
 /** Uses with the colours that a palette gives them; references to slots that it does not have are left out. */

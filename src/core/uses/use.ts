@@ -1,18 +1,7 @@
 import type { Color } from '../color'
-import type { ColorDecision, DocId, ElementId, SectionId, State, StyleId, ThemeId } from '../site'
 import type { PaintedAs, RoleId } from '../roles'
-
-/** Where a colour can hide, what visitors see first before the rest. Each place has a reader; a new one is a file and a line in `places`. */
-export const placeIds = [
-  'content',
-  'shared',
-  'themes',
-  'styles',
-  'embeds',
-  'custom-css',
-  'add-ons',
-] as const
-export type PlaceId = (typeof placeIds)[number]
+import type { ColorDecision, DocId, ElementId, SectionId, State, StyleId, ThemeId } from '../site'
+import type { PlaceId } from './places/names'
 
 /** What is painted; `shadow` and `other` stand only in text places. */
 export type UsePaints = PaintedAs | 'shadow' | 'other'

@@ -1,11 +1,11 @@
 'use client'
 
 import { useDeferredValue, useMemo, useSyncExternalStore } from 'react'
+import { afterDark } from '@/core/generate'
 import type { PageBandsEntry } from '@/core/payloads'
 import { spotsOnPage, type Spot } from '@/core/resolve'
-import { afterDark } from '@/core/generate'
-import type { Body, Page, SiteDocs } from '@/core/site'
 import type { RoleId } from '@/core/roles'
+import type { Body, Page, SiteDocs } from '@/core/site'
 import { bandsOf, looksOf, reachOf, type Look, type Reach } from '@/core/uses'
 import { useEditor, useEditorState } from './context'
 import type { PageList } from './page-list'

@@ -3,8 +3,8 @@
 import { ArrowRight } from 'lucide-react'
 import { useCallback, useRef } from 'react'
 import type { DryRun, HitCount, HitLine } from '@/core/payloads'
+import { placeNames } from '@/core/uses'
 import { Swatch, useRowWindow } from '../kit'
-import { placeWords } from '../words'
 import { isTicked, tickedIn, tickHit, tickPlace, type TickState } from './ticks'
 import { useHits } from './use-hits'
 
@@ -103,7 +103,7 @@ function PlaceRow({ place, ticks, onTick }: PlaceRowProps) {
         }}
         onChange={(event) => onTick(tickPlace(ticks, place.place, event.target.checked))}
       />
-      {placeWords[place.place]}{' '}
+      {placeNames[place.place]}{' '}
       <span className="code font-normal text-soft">{place.count.toLocaleString('en-GB')}</span>
     </label>
   )

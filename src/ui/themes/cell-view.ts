@@ -2,8 +2,8 @@ import { writeHex, writeRatio } from '@/core/color'
 import { writeDecision } from '@/core/edit'
 import { groundsOfRole } from '@/core/elements'
 import { seenRole, themeReading } from '@/core/resolve'
+import { roleIds, type RoleId } from '@/core/roles'
 import { isBound, type Palette, type Theme, type ThemeId } from '@/core/site'
-import { roleIds, roles, type RoleId } from '@/core/roles'
 
 /** All that a cell shows, as texts: a cell whose view is the same is not drawn again. */
 export interface CellView {

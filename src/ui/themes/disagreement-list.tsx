@@ -3,11 +3,11 @@
 import { useState } from 'react'
 import { writeDecision } from '@/core/edit'
 import { disagreements } from '@/core/generate'
-import type { Frame } from '@/core/site'
 import { roleName } from '@/core/roles'
+import type { Frame } from '@/core/site'
 import { useEditor } from '../editor'
-import { decisionHex } from '../look'
 import { Button, Swatch } from '../kit'
+import { decisionHex } from '../look'
 import { counted } from '../words'
 import { decideCells } from './use-sheet'
 

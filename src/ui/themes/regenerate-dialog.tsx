@@ -12,11 +12,11 @@ import {
   type CellChange,
 } from '@/core/generate'
 import { failingRoles } from '@/core/resolve'
-import { themesInOrder, type ColorDecision, type Frame, type Palette } from '@/core/site'
 import { roleName } from '@/core/roles'
+import { themesInOrder, type ColorDecision, type Frame, type Palette } from '@/core/site'
 import { isAfterDark, useEditor, useEditorState } from '../editor'
-import { decisionHex } from '../look'
 import { Button, Dialog, Swatch, Tick } from '../kit'
+import { decisionHex } from '../look'
 import { counted, editProblemWords } from '../words'
 import { useShownFrame } from './use-sheet'
 

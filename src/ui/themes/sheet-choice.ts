@@ -1,5 +1,5 @@
-import type { ThemeId } from '@/core/site'
 import type { RoleId } from '@/core/roles'
+import type { ThemeId } from '@/core/site'
 import type { SheetCells } from '../editor'
 
 /** The rows and columns of the sheet as they are shown, in their order. */

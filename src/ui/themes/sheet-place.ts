@@ -1,5 +1,5 @@
-import type { ThemeId } from '@/core/site'
 import type { RoleId } from '@/core/roles'
+import type { ThemeId } from '@/core/site'
 
 /** Where a cell stands on the sheet that scrolls, in pixels of it. */
 export interface CellBox {

@@ -1,5 +1,5 @@
-import type { Palette, Theme, ThemeId } from '@/core/site'
 import type { RoleId } from '@/core/roles'
+import type { Palette, Theme, ThemeId } from '@/core/site'
 import { cellView } from './cell-view'
 import type { Span } from './column-window'
 import { SheetCell } from './sheet-cell'

@@ -1,12 +1,17 @@
 import { ternFrame } from '@demo/tern/frame'
-import { themesInOrder, type ElementId, type SectionId, type ThemeId } from '@/core/site'
 import { roleIds, type RoleId } from '@/core/roles'
+import { themesInOrder, type SectionId, type ThemeId } from '@/core/site'
 import { cellOfSelection, nextCell, specimenGrid } from './specimen-cells'
 import { specimenDocs, specimenId, specimenPage } from './specimen-page'
 
 const docs = specimenDocs(ternFrame, specimenPage(themesInOrder(ternFrame.themes)))
 const [paper, mist] = ternFrame.themes.order as unknown as [ThemeId, ThemeId]
 const atRest = specimenGrid(docs, 'rest')
+/** An element of the second theme's section, by its kind. */
+const idOf = (kind: string) =>
+  Object.values(docs.pages[specimenId]!.body.elements).find(
+    (each) => each.kind === kind && each.id.startsWith('s1-'),
+  )!.id
 const one = (role: RoleId, theme: ThemeId) => ({ roles: [role], themes: [theme] })
 
 test('every role is on the specimen, at rest or pointed at', () => {
@@ -19,7 +24,7 @@ test('what is pointed at in a state leads to the role of that state', () => {
   const main = {
     doc: specimenId,
     section: 'specimen-1' as SectionId,
-    element: 's1-main' as ElementId,
+    element: idOf('mainButton'),
     facet: 'fill',
   }
   expect(cellOfSelection(docs, 'rest', main)).toEqual(['buttonFill', mist])

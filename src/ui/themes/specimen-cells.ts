@@ -6,8 +6,8 @@ import {
   type Spot,
   type Trace,
 } from '@/core/resolve'
-import type { SiteDocs, ThemeId } from '@/core/site'
 import type { RoleId } from '@/core/roles'
+import type { SiteDocs, ThemeId } from '@/core/site'
 import type { Selection, SheetCells } from '../editor'
 import type { Steps } from '../kit'
 import { boxOf, selectedNode, type Box } from '../stage'

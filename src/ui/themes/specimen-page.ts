@@ -1,3 +1,4 @@
+import { kindIds, kindOf, type Sample } from '@/core/elements'
 import {
   siteDocs,
   pageSchema,
@@ -12,99 +13,48 @@ import {
 /** The id of the page that only the specimen shows. */
 export const specimenId = 'specimen' as PageId
 
-/** One of every kind of element that a theme colours, in the words of a made-up shop. */
+interface Shown {
+  readonly id: string
+  readonly kind: string
+  readonly content: unknown
+  readonly children?: readonly string[]
+}
+
+/** Elements of a section in the making, each with an id of its own. */
+class Elements {
+  readonly all: Shown[] = []
+
+  constructor(private readonly stem: string) {}
+
+  add(kind: string, content: unknown, children?: readonly string[]): string {
+    const id = `${this.stem}-${this.all.length}`
+    this.all.push({ id, kind, content, ...(children ? { children } : {}) })
+    return id
+  }
+
+  /** A sample with all that stands in it. */
+  put(kind: string, { content, holds }: Sample): string {
+    const children = holds?.map((inner) => this.put(inner.kind, inner))
+    return this.add(kind, content, children)
+  }
+}
+
+/** The samples of every kind of element, those of one row beside each other. */
 function elementsOf(stem: string, theme: string) {
-  const id = (name: string) => `${stem}-${name}`
-  const words = [
-    { text: 'Sewn notebooks, marbled papers and ' },
-    { text: 'weekend workshops', href: '#' },
-    { text: ' for people who like to make things that last.' },
-  ]
-  const list = [
-    { id: id('title'), kind: 'heading', content: { text: theme, level: 2 } },
-    { id: id('words'), kind: 'paragraph', content: { runs: words } },
-    {
-      id: id('fine'),
-      kind: 'finePrint',
-      content: { runs: [{ text: 'Small words, in the muted tone' }] },
-    },
-    { id: id('main'), kind: 'mainButton', content: { label: 'Book a place' } },
-    { id: id('quiet'), kind: 'quietButton', content: { label: 'See the papers' } },
-    {
-      id: id('row'),
-      kind: 'group',
-      content: { arrange: 'row' },
-      children: [id('main'), id('quiet')],
-    },
-    {
-      id: id('nav'),
-      kind: 'navigation',
-      content: {
-        items: [
-          { label: 'Workshops', href: '#' },
-          { label: 'Shop', href: '#' },
-        ],
-      },
-    },
-    {
-      id: id('icons'),
-      kind: 'iconList',
-      content: {
-        items: [
-          { icon: 'leaf', text: 'Paper from rags' },
-          { icon: 'needle', text: 'Sewn by hand' },
-        ],
-      },
-    },
-    { id: id('good'), kind: 'mark', content: { tone: 'success', text: '6 places' } },
-    { id: id('care'), kind: 'mark', content: { tone: 'warning', text: '2 places' } },
-    { id: id('bad'), kind: 'mark', content: { tone: 'danger', text: 'Full' } },
-    {
-      id: id('marks'),
-      kind: 'group',
-      content: { arrange: 'row' },
-      children: [id('good'), id('care'), id('bad')],
-    },
-    {
-      id: id('quote'),
-      kind: 'quote',
-      content: { text: 'It opens flat, and stays so.', source: 'Mabel Orrin' },
-    },
-    { id: id('in-card'), kind: 'heading', content: { text: 'On a card', level: 3 } },
-    {
-      id: id('in-card-words'),
-      kind: 'paragraph',
-      content: { runs: [{ text: 'Words and ' }, { text: 'a link', href: '#' }] },
-    },
-    { id: id('in-card-quiet'), kind: 'quietButton', content: { label: 'Reserve' } },
-    {
-      id: id('card'),
-      kind: 'card',
-      content: {},
-      children: [id('in-card'), id('in-card-words'), id('in-card-quiet')],
-    },
-    { id: id('line'), kind: 'divider', content: {} },
-    {
-      id: id('prices'),
-      kind: 'priceTable',
-      content: { head: ['Day', 'Price'], rows: [['Saturday', '85']] },
-    },
-    {
-      id: id('form'),
-      kind: 'form',
-      content: {
-        fields: [
-          { label: 'Your name', hint: 'Mabel Orrin', type: 'text' },
-          { label: 'Mail', hint: 'mabel@example.org', type: 'email' },
-        ],
-      },
-      children: [],
-    },
-  ]
-  const inside = new Set(
-    list.flatMap((element) => ('children' in element ? (element.children as string[]) : [])),
+  const elements = new Elements(stem)
+  const top: Array<{ row?: string; ids: string[] }> = []
+  for (const kind of kindIds) {
+    for (const sample of kindOf(kind).samples(theme)) {
+      const id = elements.put(kind, sample)
+      const last = top.at(-1)
+      if (sample.row && last?.row === sample.row) last.ids.push(id)
+      else top.push({ row: sample.row, ids: [id] })
+    }
+  }
+  const ids = top.map(({ row, ids: own }) =>
+    row ? elements.add('group', { arrange: 'row' }, own) : own[0]!,
   )
-  return { list, top: list.map((element) => element.id).filter((each) => !inside.has(each)) }
+  return { list: elements.all, top: ids }
 }
 
 /** The frame of a site around the specimen: its colours without its header, footer and custom CSS. */

@@ -1,15 +1,15 @@
 'use client'
 
 import { useEffect, useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react'
-import { themesInOrder, type Frame, type ThemeId } from '@/core/site'
 import { roleName, type RoleId } from '@/core/roles'
+import { themesInOrder, type Frame, type ThemeId } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { arrowSteps, Segments } from '../kit'
-import { counted } from '../words'
 import { createStageWriter, hitTest, StageFrame, type Box, type StageWriter } from '../stage'
+import { counted } from '../words'
 import { cornerOf } from './sheet-choice'
-import { boxesOfCells, cellOfSelection, nextCell, specimenGrid } from './specimen-cells'
 import { focusCell, showCell } from './sheet-place'
+import { boxesOfCells, cellOfSelection, nextCell, specimenGrid } from './specimen-cells'
 import { specimenDocs, specimenId, specimenPage } from './specimen-page'
 import { freeze, specimenStates, type SpecimenState } from './specimen-states'
 

@@ -1,8 +1,8 @@
 'use client'
 
 import { useDeferredValue, useMemo, useState } from 'react'
-import { isBound, slotName, type Frame, type Theme } from '@/core/site'
 import { roleGroups, roleIds, roleName, roles, type RoleId } from '@/core/roles'
+import { isBound, slotName, type Frame, type Theme } from '@/core/site'
 import { useEditorState, useUsedRoles } from '../editor'
 import { themeViews } from './cell-view'
 import { SheetBar, type Shown } from './sheet-bar'

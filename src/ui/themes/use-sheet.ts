@@ -3,6 +3,7 @@ import { toast } from 'sonner'
 import type { Edit } from '@/core/edit'
 import { readDecision, writeDecision } from '@/core/edit'
 import { afterDark, darkEdition, lightEdition } from '@/core/generate'
+import { roleName, type RoleId } from '@/core/roles'
 import {
   themesInOrder,
   type ColorDecision,
@@ -10,7 +11,6 @@ import {
   type Theme,
   type ThemeId,
 } from '@/core/site'
-import { roleName, type RoleId } from '@/core/roles'
 import { isAfterDark, useEditorState, type Editor, type SheetCells } from '../editor'
 import { counted, editProblemWords } from '../words'
 import type { SheetGrid } from './sheet-choice'

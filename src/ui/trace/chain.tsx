@@ -1,14 +1,14 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { decisionWords } from '@/core/edit'
 import { writeHex } from '@/core/color'
+import { decisionWords } from '@/core/edit'
 import type { Decider, Trace } from '@/core/resolve'
-import { isColor, slotName, type Paint, type SiteDocs } from '@/core/site'
 import { roleName } from '@/core/roles'
+import { isColor, slotName, type Paint, type SiteDocs } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
-import { decisionHex } from '../look'
 import { Swatch } from '../kit'
+import { decisionHex } from '../look'
 import type { Overrule } from './overrule'
 
 interface ChainProps {

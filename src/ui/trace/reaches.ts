@@ -1,4 +1,6 @@
+import type { Edit } from '@/core/edit'
 import { facetRole, type Trace } from '@/core/resolve'
+import { roleName, type RoleId } from '@/core/roles'
 import {
   isColor,
   slotName,
@@ -8,8 +10,6 @@ import {
   type StyleId,
   type ThemeId,
 } from '@/core/site'
-import { roleName, type RoleId } from '@/core/roles'
-import type { Edit } from '@/core/edit'
 import type { Reach } from '@/core/uses'
 import type { Selection } from '../editor'
 

@@ -4,11 +4,12 @@ import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
 import type { SlotUses } from '@/core/payloads'
 import type { ColorDecision, Slot } from '@/core/site'
+import { placeIds, placeNames } from '@/core/uses'
 import { ColorChooser } from '../color'
 import { useEditor, useEditorState, useReach } from '../editor'
-import { decisionHex } from '../look'
 import { Button, Dialog, Swatch } from '../kit'
-import { counted, placeOrder, placeWords, problemWords } from '../words'
+import { decisionHex } from '../look'
+import { counted, problemWords } from '../words'
 
 interface RemoveSlotProps {
   readonly slot: Slot
@@ -18,8 +19,8 @@ interface RemoveSlotProps {
 
 /** `, decided in 12 places: 9 in themes, 3 in page content` */
 function usesTold({ places }: SlotUses): string {
-  const named = placeOrder.flatMap((place) =>
-    places[place] ? [`${places[place]} in ${placeWords[place].toLowerCase()}`] : [],
+  const named = placeIds.flatMap((place) =>
+    places[place] ? [`${places[place]} in ${placeNames[place].toLowerCase()}`] : [],
   )
   const total = Object.values(places).reduce((sum, count) => sum + count, 0)
   return total === 0 ? '' : `, by ${counted(total, 'decision')}: ${named.join(', ')}`

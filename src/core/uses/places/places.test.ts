@@ -1,10 +1,10 @@
 import { demoSites } from '@demo/sites'
-import { colorKey } from '../color'
-import { decisionColor } from '../resolve'
-import { siteDocs, canonicalJson, isBound, type Page, type SiteDocs } from '../site'
-import { usesInSite } from './find-uses'
-import { places } from './places'
-import { useKey, type Use } from './use'
+import { colorKey } from '../../color'
+import { decisionColor } from '../../resolve'
+import { siteDocs, canonicalJson, isBound, type Page, type SiteDocs } from '../../site'
+import { usesInSite } from '../find-uses'
+import { useKey, type Use } from '../use'
+import { places } from '.'
 
 const sites = demoSites.map(({ frame, pages }) => {
   const docs: SiteDocs = siteDocs(frame, pages)
@@ -43,7 +43,7 @@ describe.each(sites)('%s', (_name, docs) => {
   })
 
   test('they are listed place by place', () => {
-    const order = uses.map(({ place }) => places.findIndex(({ id }) => id === place))
+    const order = uses.map(({ place }) => Object.keys(places).indexOf(place))
     const perDoc = new Map<string, number[]>()
     uses.forEach(({ doc }, i) => perDoc.set(doc, [...(perDoc.get(doc) ?? []), order[i]!]))
     for (const list of perDoc.values()) expect(list).toEqual([...list].sort((a, b) => a - b))
@@ -54,13 +54,13 @@ test('the first demo hides colours in every place', () => {
   const found = new Set(
     usesInSite(sites[0]![1].frame, Object.values(sites[0]![1].pages)).map(({ place }) => place),
   )
-  expect([...found].sort()).toEqual(places.map(({ id }) => id).sort())
+  expect([...found].sort()).toEqual(Object.keys(places).sort())
 })
 
 test('a page has uses of its own content and snippets alone; the frame has the rest', () => {
   const [, docs] = sites[0]!
   const page = Object.values(docs.pages)[0] as Page
-  for (const { id, read } of places) {
+  for (const [id, read] of Object.entries(places)) {
     const onPage = read({ doc: page.id, page })
     if (id !== 'content' && id !== 'embeds') expect(onPage).toEqual([])
     for (const { doc, label } of onPage) {
@@ -82,7 +82,7 @@ test('a setting counts as a colour only when it can be nothing else', () => {
     label: 'Book a place',
     on: true,
   }
-  const read = places.find(({ id }) => id === 'add-ons')!.read
+  const read = places['add-ons']
   const addOns = [{ ...frame.addOns[0]!, settings }]
   const found = read({ frame: { ...frame, addOns } as typeof frame, doc: 'frame' })
   expect(found.map(({ text }) => text)).toEqual(['#1C5A54', 'teal', 'rgb(28 90 84)'])

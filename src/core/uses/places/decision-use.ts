@@ -1,0 +1,47 @@
+import { colorOf } from '../../color'
+import type { Facet } from '../../elements'
+import { isBound, isColor, type ColorDecision, type FacetColors } from '../../site'
+import type { Use, UsePath } from '../use'
+
+/** A decision of its own as a use. */
+export function decisionUse(
+  decision: ColorDecision,
+  rest: Omit<Use, 'text' | 'decision' | 'color' | 'bindable'>,
+): Use {
+  if (isBound(decision)) return { ...rest, text: `slot ${decision.slot}`, decision, bindable: true }
+  const text = decision.value
+  return { ...rest, text, decision, color: colorOf(text), bindable: true }
+}
+
+type Facets = Pick<Use, 'place' | 'doc' | 'path' | 'label' | 'owner' | 'object'>
+
+/** The decisions of an object by its facets, at rest and pointed at. */
+export function facetUses(
+  colors: FacetColors | undefined,
+  facets: readonly Facet[],
+  base: Facets,
+): Use[] {
+  return facets.flatMap((facet) =>
+    (['rest', 'hover'] as const).flatMap((state) => {
+      const value = colors?.[facet.key]?.[state]
+      if (!value) return []
+      const path = [...base.path, facet.key, state]
+      const under = state === 'hover' ? ', pointer over' : ''
+      const label = `${base.label}, ${facet.label.toLowerCase()}${under}`
+      const use = (decision: ColorDecision, at: UsePath, words = label) =>
+        decisionUse(decision, {
+          ...base,
+          path: at,
+          paints: facet.paints,
+          property: facet.key,
+          state,
+          label: words,
+        })
+      if (isColor(value)) return [use(value, path)]
+      if ('picture' in value) return [use(value.under, [...path, 'under'])]
+      return value.stops.map((stop, i) =>
+        use(stop.color, [...path, 'stops', i, 'color'], `${label}, stop ${i + 1}`),
+      )
+    }),
+  )
+}
