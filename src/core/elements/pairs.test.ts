@@ -11,10 +11,10 @@ test('words and signs stand on sections and on cards, labels on their fills, typ
   for (const role of ['focus', 'quietLine', 'fieldLine', 'success', 'danger'] as const) {
     expect(told(role)).toEqual(['ground', 'surface'])
   }
-  expect(told('buttonLabel')).toEqual(['buttonFill'])
-  expect(told('buttonHoverLabel')).toEqual(['buttonHoverFill'])
-  expect(told('quietHoverLabel')).toEqual(['quietHoverFill'])
-  expect(told('fieldHint')).toEqual(['fieldGround'])
+  expect(told('buttonLabel')).toContain('buttonFill')
+  expect(told('buttonHoverLabel')).toContain('buttonHoverFill')
+  expect(told('quietHoverLabel')).toContain('quietHoverFill')
+  expect(told('fieldHint')).toContain('fieldGround')
 })
 
 test('every role that must be read stands on something, and none on itself', () => {
