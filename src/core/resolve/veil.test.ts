@@ -140,3 +140,27 @@ test('no veil where nothing lies under the header, and none that hides all for o
   expect(header.kind).toBe('header')
   expect(veilOf({ ...spot, docs: { ...spot.docs, frame } })).toBeLessThan(0.5)
 })
+
+test('it is looked for anew when what it was found for changes, and then alone', () => {
+  const stops = [
+    { color: { value: '#888888' }, at: 0 },
+    { color: { value: '#777777' }, at: 100 },
+  ]
+  const fill: Paint = { gradient: 'linear', angle: 90, stops }
+  const before = headerOver(fill, themesInOrder(tern.frame.themes)[0]!.id)
+  const veil = veilOf(before)
+  expect(veil).toBeGreaterThan(0)
+  const { frame } = before.docs
+  const { slots } = frame.palette
+  const dark = Object.fromEntries(
+    Object.entries(slots).map(([id, slot]) => [id, { ...slot, value: '#777777' }]),
+  )
+  const greyed = { ...frame, palette: { ...frame.palette, slots: dark } } as Frame
+  const after = { ...before, docs: { ...before.docs, frame: greyed } }
+  // Nothing in it can be read on the ground itself, so nothing asks for more of it.
+  expect(veilOf(after)).toBe(0)
+  expect(veilOf(before)).toBe(veil)
+  expect(
+    veilOf({ ...before, docs: { ...before.docs, frame: { ...frame, customCss: 'a{}' } } }),
+  ).toBe(veil)
+})

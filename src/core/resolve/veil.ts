@@ -1,6 +1,6 @@
 import { between, black, contrast, white, type Color } from '../color'
 import { roles } from '../roles'
-import { canonicalJson, type Frame, type SiteElement, type Theme } from '../site'
+import { canonicalJson, type SiteElement, type Theme } from '../site'
 import { decisionColor, paintColors } from './decision'
 import { groundsOn, layer } from './layers'
 import { liesOver, type Spot } from './spot'
@@ -58,7 +58,21 @@ function leastVeil(spot: Spot): number {
   return percent / 100
 }
 
-const known = new WeakMap<Frame, Map<string, number>>()
+/** Veils by all that a search looks at: palette, theme, styles and header, as the objects that they are; then by what lies under. */
+type Veils = Map<string, number>
+const known = new WeakMap<object, WeakMap<object, unknown>>()
+
+function veilsFor({ docs: { frame }, theme }: Spot): Veils {
+  let level = known as WeakMap<object, unknown>
+  for (const on of [frame.palette, theme, frame.styles]) {
+    const next = (level.get(on) as WeakMap<object, unknown> | undefined) ?? new WeakMap()
+    level.set(on, next)
+    level = next
+  }
+  const veils = (level.get(frame.body) as Veils | undefined) ?? new Map<string, number>()
+  level.set(frame.body, veils)
+  return veils
+}
 
 /**
  * How much of its theme's ground a blending header lays between itself and the
@@ -70,9 +84,8 @@ const known = new WeakMap<Frame, Map<string, number>>()
 export function veilOf(spot: Spot): number {
   if (!liesOver(spot)) return 0
   const { docs, theme, ownFill } = spot
-  const veils = known.get(docs.frame) ?? new Map<string, number>()
-  known.set(docs.frame, veils)
-  const key = `${spot.section.id} ${theme.id} ${canonicalJson(ownFill)}`
+  const veils = veilsFor(spot)
+  const key = `${spot.section.id} ${docs.frame.edition} ${canonicalJson(ownFill)}`
   const made = veils.get(key)
   if (made !== undefined) return made
   const editions: Theme[] =
