@@ -40,16 +40,16 @@ export function bodyOf(docs: SiteDocs, doc: DocId): Body | undefined {
  */
 export function canonicalJson(value: unknown): string {
   // Most of what is written was read from such a text: the engine's own writer is far quicker.
-  return isInOrder(value) ? (JSON.stringify(value) ?? 'null') : ordered(value)
+  return isCanonical(value) ? (JSON.stringify(value) ?? 'null') : ordered(value)
 }
 
-/** Whether the members of everything in a value stand in order. */
-function isInOrder(value: unknown): boolean {
+/** Whether the members of everything in a value stand in order, so that the engine writes it as `canonicalJson` does. */
+export function isCanonical(value: unknown): boolean {
   if (typeof value !== 'object' || value === null) return true
-  if (Array.isArray(value)) return value.every(isInOrder)
+  if (Array.isArray(value)) return value.every(isCanonical)
   let last = ''
   for (const key in value) {
-    if (key < last || !isInOrder((value as Record<string, unknown>)[key])) return false
+    if (key < last || !isCanonical((value as Record<string, unknown>)[key])) return false
     last = key
   }
   return true

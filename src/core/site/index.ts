@@ -81,7 +81,7 @@ export {
   type Candidate,
   type Study,
 } from './study'
-export { bodyOf, canonicalJson, pagesInOrder, siteDocs, type SiteDocs } from './docs'
+export { bodyOf, canonicalJson, isCanonical, pagesInOrder, siteDocs, type SiteDocs } from './docs'
 export {
   allRecordKinds,
   applyRecordChanges,

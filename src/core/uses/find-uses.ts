@@ -8,7 +8,7 @@ import {
   type RecordRef,
   type SiteRecord,
 } from '../site'
-import { places, type Reading } from './places'
+import { places, type Reading, type UsePart } from './places'
 import type { Use } from './use'
 
 const readers = Object.values(places)
@@ -20,13 +20,18 @@ function readingOf({ kind, id }: RecordRef, record: SiteRecord): Reading | undef
   return undefined
 }
 
+/** The uses that one record decides, by what decides them. */
+export function usePartsIn(ref: RecordRef, record: SiteRecord): UsePart[] {
+  const reading = readingOf(ref, record)
+  return reading ? readers.flatMap((read) => read(reading)) : []
+}
+
 /**
  * Every use that one record decides. It follows from the record alone, so it can
  * be kept beside it: a reference to a slot is one whether there is such a slot or not.
  */
 export function usesIn(ref: RecordRef, record: SiteRecord): Use[] {
-  const reading = readingOf(ref, record)
-  return reading ? readers.flatMap((read) => read(reading)) : []
+  return usePartsIn(ref, record).flatMap(({ uses }) => uses())
 }
 
 /** Uses with the colours that a palette gives them; references to slots that it does not have are left out. */

@@ -28,9 +28,28 @@ export interface Look {
   readonly count: number
 }
 
-/** Looks that are alike have the same key. */
-export const lookKey = ({ theme, kind, sample, fill }: Omit<Look, 'count'>): string =>
-  canonicalJson({ fill, kind, sample, theme })
+const samples = new WeakMap<object, string>()
+
+/** A sample as canonical JSON: written once for as long as it stays the same object. */
+function sampleText(sample: unknown): string {
+  if (typeof sample !== 'object' || sample === null) return canonicalJson(sample)
+  const known = samples.get(sample)
+  if (known) return known
+  const text = canonicalJson(sample)
+  samples.set(sample, text)
+  return text
+}
+
+/** Looks that are alike have the same key: the look without its count, as canonical JSON. */
+export function lookKey({ theme, kind, sample, fill }: Omit<Look, 'count'>): string {
+  const members = [
+    ...(fill ? [`"fill":${canonicalJson(fill)}`] : []),
+    `"kind":${JSON.stringify(kind)}`,
+    ...(sample === undefined ? [] : [`"sample":${sampleText(sample)}`]),
+    `"theme":${JSON.stringify(theme)}`,
+  ]
+  return `{${members.join(',')}}`
+}
 
 /** Looks of several records in one; a negative count takes away. */
 export function mergeLooks(...lists: ReadonlyArray<readonly Look[]>): Look[] {
@@ -55,20 +74,14 @@ function sampleOf(element: SiteElement): unknown {
   return { ...(colors ? { colors } : {}), content, id: 'sample', kind, ...(style ? { style } : {}) }
 }
 
-interface Sampled {
-  readonly sample: unknown
-  readonly key: string
-}
-const sampled = new WeakMap<SiteElement, Sampled>()
+const sampled = new WeakMap<SiteElement, unknown>()
 
-/** The sample of an element with its text; made once for as long as it stays the same object. */
-function keptSample(element: SiteElement): Sampled {
-  const known = sampled.get(element)
-  if (known) return known
+/** The sample of an element; made once for as long as it stays the same object. */
+function keptSample(element: SiteElement): unknown {
+  if (sampled.has(element)) return sampled.get(element)
   const sample = sampleOf(element)
-  const made = { sample, key: canonicalJson(sample) }
-  sampled.set(element, made)
-  return made
+  sampled.set(element, sample)
+  return sample
 }
 
 export function looksOf(body: Body): Look[] {
@@ -84,8 +97,8 @@ export function looksOf(body: Body): Look[] {
     const own = { theme, kind: 'section', ...(fill ? { fill } : {}) }
     add(lookKey(own), own)
     walkSection(body, section, (element) => {
-      const { sample, key } = keptSample(element)
-      add(`${theme} ${key}`, { theme, kind: element.kind, sample })
+      const sample = keptSample(element)
+      add(`${theme} ${sampleText(sample)}`, { theme, kind: element.kind, sample })
     })
   }
   return [...groups.values()]

@@ -303,7 +303,10 @@ test('a snippet that runs something, or loads from elsewhere, is not stored', as
   const [home] = Object.values(pages)
   const html = '<p style="color:red">hi<script>x()</script></p>'
   const elements = { e: { id: 'e', kind: 'embed', content: { name: 'Chat', html } } }
-  const body = { order: ['s'], sections: { s: { id: 's', name: 'S', children: ['e'] } }, elements }
+  const [first] = home!.body.order
+  const { colors: _fill, ...opening } = home!.body.sections[first!]!
+  const section = { ...opening, children: ['e'] }
+  const body = { order: [first], sections: { [first!]: section }, elements }
   const page = { ...home, id: 'snippets', path: 'snippets', order: 'a9', body }
   expect(await save({ type: 'addPage', page })).toMatchObject({
     ok: false,

@@ -5,7 +5,7 @@ import { insertRows, select, tell, type Columns } from '../database/sets'
 import { putContents, type ReadyWrite } from '../records'
 import {
   bandColumns,
-  indexOf,
+  indexChange,
   lookColumns,
   readersVersion,
   useColumns,
@@ -66,29 +66,6 @@ function beside<T extends { readonly record: string }>(columns: T): Beside<T> {
   return { ...others, job: 'text', at: 'int' }
 }
 
-/** The rows of an index that are other than before, for where a record stands in a list they are alike. */
-function changedRows<K extends keyof RecordIndex>(
-  table: K,
-  after: RecordIndex,
-  before: RecordIndex | undefined,
-): ReadonlyArray<RecordIndex[K][number]> {
-  const earlier: ReadonlyArray<RecordIndex[K][number]> = before?.[table] ?? []
-  return after[table].filter((row, i) => !isSameRow(row, earlier[i]))
-}
-
-/** Rows hold nothing but texts, numbers and the like. */
-function isSameRow<Row extends object>(a: Row, b: Row | undefined): boolean {
-  if (!b) return false
-  for (const key in a) if (a[key] !== b[key]) return false
-  return true
-}
-
-interface StagedIndex {
-  readonly at: number
-  readonly after: RecordIndex
-  readonly before: RecordIndex | undefined
-}
-
 /** Puts some records beside the site; their contents where all contents lie, for nothing refers to them yet. */
 export async function stage(
   job: string,
@@ -98,6 +75,9 @@ export async function stage(
 ): Promise<void> {
   const writes = records.flatMap(({ write }) => (write ? [write] : []))
   await putContents(siteId, writes)
+  const indexes = records.map(
+    ({ kind, id, before, write }) => write && indexChange({ kind, id }, before, write.record),
+  )
   const rows = records.map(({ kind, id, base, write, changes, counted }, i): StagedRow => ({
     job,
     at: first + i,
@@ -110,32 +90,25 @@ export async function stage(
     position: write?.listed.position ?? null,
     readers: readersVersion,
     index_hash: write?.indexHash ?? null,
-    uses: write?.index.uses.length ?? 0,
-    bands: write?.index.bands.length ?? 0,
-    looks: write?.index.looks.length ?? 0,
+    uses: indexes[i]?.counts.uses ?? 0,
+    bands: indexes[i]?.counts.bands ?? 0,
+    looks: indexes[i]?.counts.looks ?? 0,
     changes: JSON.stringify(changes),
     counted,
   }))
   await insertRows('staged_records', stagedColumns, rows, undefined)
-  const indexes = records.flatMap(({ kind, id, before, write }, i): StagedIndex[] =>
-    write
-      ? [
-          {
-            at: first + i,
-            after: write.index,
-            before: before && indexOf({ kind, id }, before),
-          },
-        ]
-      : [],
-  )
   const rowsOf = <K extends keyof RecordIndex>(table: K) =>
-    indexes.flatMap(({ at, after, before }) =>
-      changedRows(table, after, before).map((row) => ({ ...row, site_id: siteId, job, at })),
+    indexes.flatMap((index, i) =>
+      (index?.rows[table] ?? []).map((row) => ({ ...row, site_id: siteId, job, at: first + i })),
     )
   await insertRows('staged_uses', beside(useColumns) as never, rowsOf('uses'), undefined)
   await insertRows('staged_bands', beside(bandColumns) as never, rowsOf('bands'), undefined)
   await insertRows('staged_looks', beside(lookColumns) as never, rowsOf('looks'), undefined)
 }
+
+/** Tells the database how much stands beside its sites: it plans the exchange of rows by that, and its own survey is late. */
+export const surveyStaged = (): Promise<void> =>
+  tell('analyze staged_records, staged_uses, staged_bands, staged_looks', [])
 
 /** Takes what stands beside the site for a job away; of some records alone, where they are given. */
 export async function unstage(

@@ -16,6 +16,7 @@ import {
   putStaged,
   stage,
   stagedTotals,
+  surveyStaged,
   unstage,
   type Staged,
 } from './staging'
@@ -141,6 +142,7 @@ async function stageRecords<Ready>(
     count += changed.length
     watch.report((0.9 * (at + batch.length)) / reached.length, 'planning')
   }
+  if (reached.length > AT_ONCE) await surveyStaged()
   return count
 }
 

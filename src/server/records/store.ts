@@ -1,5 +1,13 @@
 import type { Transaction } from 'sequelize'
-import type { Font, Page, Picture, RecordKind, RecordRef, SiteRecord } from '@/core/site'
+import {
+  isCanonical,
+  type Font,
+  type Page,
+  type Picture,
+  type RecordKind,
+  type RecordRef,
+  type SiteRecord,
+} from '@/core/site'
 import { columnsOf, insertRows, select, tell, type Columns } from '../database/sets'
 import { indexHash, indexOf, readersVersion, replaceIndexes, type RecordIndex } from '../uses/rows'
 import { contentOf, type Content } from './stored'
@@ -63,24 +71,29 @@ const recordColumns: Columns<RecordRow> = {
 
 /** A record with all that is kept of it. */
 export interface ReadyWrite extends RecordRef {
+  /** As it is stored: the order of members, which the readers follow, is that of the text. */
+  readonly record: SiteRecord
   readonly content: Content
   readonly listed: Listed
-  readonly index: RecordIndex
+  /** What the readers say of it; read when it is asked for. */
+  readonly index: () => RecordIndex
   readonly indexHash: string
 }
 
 export function readyWrite(ref: RecordRef, record: SiteRecord): ReadyWrite {
   const content = contentOf(ref.kind, record)
-  // Read as it is stored: the order of members, which the readers follow, is that of the text.
-  const isAsStored = JSON.stringify(record) === content.body
-  const index = indexOf(ref, isAsStored ? record : (JSON.parse(content.body) as SiteRecord))
+  const isAsStored = isCanonical(record)
+  const stored = isAsStored ? record : (JSON.parse(content.body) as SiteRecord)
+  let read: RecordIndex | undefined
+  const index = () => (read ??= indexOf(ref, stored))
   return {
     kind: ref.kind,
     id: ref.id,
+    record: stored,
     content,
     listed: listedBy[ref.kind](record),
     index,
-    indexHash: indexHash(index),
+    indexHash: indexHash(ref.kind, content.hash, index),
   }
 }
 
@@ -172,7 +185,10 @@ export async function putRecords(
   const numbers = changed.length ? await numbersOf(siteId, changed, transaction) : before
   await replaceIndexes(
     siteId,
-    changed.map(({ kind, id, index }) => ({ no: numbers.get(`${kind}/${id}`)!.no, index })),
+    changed.map(({ kind, id, index }) => ({
+      no: numbers.get(`${kind}/${id}`)!.no,
+      index: index(),
+    })),
     transaction,
   )
 }

@@ -6,11 +6,22 @@ import {
   type ColorDecision,
   type Frame,
   type Page,
+  type RecordKind,
   type RecordRef,
   type SiteRecord,
   type SlotId,
 } from '@/core/site'
-import { bandsOf, looksOf, usesIn, type BandEntry, type Look, type Use } from '@/core/uses'
+import {
+  bandsOf,
+  lookKey,
+  looksOf,
+  usePartsIn,
+  usesIn,
+  type BandEntry,
+  type Look,
+  type Use,
+  type UsePart,
+} from '@/core/uses'
 import { insertRows, tell, type Columns } from '../database/sets'
 import { hashOf } from '../records/stored'
 
@@ -122,11 +133,7 @@ const bandRow = ({ id, name, theme, fill }: BandEntry, n: number): BandRow => ({
   theme,
   fill: fill ? canonicalJson(fill) : null,
 })
-const lookRow = ({ count, ...look }: Look, n: number): LookRow => ({
-  n,
-  look: canonicalJson(look),
-  count,
-})
+const lookRow = (look: Look, n: number): LookRow => ({ n, look: lookKey(look), count: look.count })
 
 const emptyIndex: RecordIndex = { uses: [], bands: [], looks: [] }
 
@@ -141,8 +148,83 @@ export function indexOf(ref: RecordRef, record: SiteRecord): RecordIndex {
   }
 }
 
-/** Two indexes that say the same have the same hash. */
-export const indexHash = (index: RecordIndex): string => hashOf(JSON.stringify(index))
+/**
+ * What an index hangs on: where it is the same, the index need not be written
+ * again. A page’s is its text; most edits of a frame leave its uses as they are.
+ */
+export const indexHash = (
+  kind: RecordKind,
+  contentHash: string,
+  index: () => RecordIndex,
+): string =>
+  kind === 'frame' ? hashOf(JSON.stringify(index())) : `${readersVersion} ${contentHash}`
+
+/** What an index comes to from one state of a record to another: how many rows there are, and those that are other. */
+export interface IndexChange {
+  readonly counts: { readonly [K in keyof RecordIndex]: number }
+  readonly rows: RecordIndex
+}
+
+/** Rows hold nothing but texts, numbers and the like. */
+function isSameRow<Row extends object>(a: Row, b: Row | undefined): boolean {
+  if (!b) return false
+  for (const key in a) if (a[key] !== b[key]) return false
+  return true
+}
+
+const changedRows = <Row extends object>(after: readonly Row[], before: readonly Row[]): Row[] =>
+  after.filter((row, i) => !isSameRow(row, before[i]))
+
+/** Parts of uses with the number that the first use of each has. */
+function numbered(parts: readonly UsePart[]): Array<UsePart & { readonly first: number }> {
+  let first = 0
+  return parts.map(({ of, from, count, uses }) => {
+    const part = { of, from, count, uses, first }
+    first += count
+    return part
+  })
+}
+
+/** The rows of uses that are other, read of those things alone that changed, or moved in the list. */
+function changedUses(after: readonly UsePart[], before: readonly UsePart[]): UseRow[] {
+  const earlier = numbered(before)
+  return numbered(after).flatMap((part, i) => {
+    const was = earlier[i]
+    const isSame = was?.of === part.of && was?.from === part.from && was?.count === part.count
+    if (isSame && was?.first === part.first) return []
+    const rowsOf = (each: typeof part) => each.uses().map((use, n) => useRow(use, each.first + n))
+    return was?.first === part.first ? changedRows(rowsOf(part), rowsOf(was)) : rowsOf(part)
+  })
+}
+
+const countParts = (parts: readonly UsePart[]) => parts.reduce((sum, { count }) => sum + count, 0)
+
+/** How what is kept beside a record changes with it. */
+export function indexChange(
+  ref: RecordRef,
+  before: SiteRecord | undefined,
+  after: SiteRecord,
+): IndexChange {
+  const read = (record: SiteRecord | undefined) => {
+    const has = record && (ref.kind === 'frame' || ref.kind === 'page')
+    if (!has) return { uses: [], bands: [], looks: [] }
+    const { body } = record as Frame | Page
+    return {
+      uses: usePartsIn(ref, record),
+      bands: bandsOf(body).map(bandRow),
+      looks: looksOf(body).map(lookRow),
+    }
+  }
+  const [was, is] = [read(before), read(after)]
+  return {
+    counts: { uses: countParts(is.uses), bands: is.bands.length, looks: is.looks.length },
+    rows: {
+      uses: changedUses(is.uses, was.uses),
+      bands: changedRows(is.bands, was.bands),
+      looks: changedRows(is.looks, was.looks),
+    },
+  }
+}
 
 type Kept<Row> = Row & { readonly record: string; readonly site_id: string }
 

@@ -1,62 +1,79 @@
 import { kindOf, sectionFacets } from '../../elements'
-import type { Body, DocId, SiteElement } from '../../site'
+import type { Body, DocId, Section, SiteElement } from '../../site'
 import type { Use } from '../use'
-import { facetUses } from './decision-use'
+import { countFacetUses, facetUses } from './decision-use'
 import type { PlaceId } from './names'
-import type { Reading } from './reading'
+import type { Reading, UsePart } from './reading'
 
 const shorten = (words: string) => (words.length > 32 ? `${words.slice(0, 31).trimEnd()}…` : words)
 
-/** What the sections and elements of a document decide. */
-export function bodyUses(place: PlaceId, { doc, page }: Reading, body: Body): Use[] {
-  const where = page ? page.title : ''
-  const told = (name: string, what: string) => [where, name, what].filter(Boolean).join(', ')
-  const uses: Use[] = []
-  for (const section of Object.values(body.sections)) {
-    const base = { place, doc, path: ['body', 'sections', section.id, 'colors'] }
-    const owner = { section: section.id }
-    uses.push(
-      ...facetUses(section.colors, sectionFacets, {
-        ...base,
-        object: 'section',
-        label: told(section.name, 'section'),
-        owner,
-      }),
-    )
-  }
-  for (const element of Object.values(body.elements)) {
-    if (element.colors) uses.push(...elementUses(place, doc, where, element))
-  }
-  return uses
+/** Where a body lies. */
+interface Where {
+  readonly place: PlaceId
+  readonly doc: DocId
+  readonly page: string
 }
 
-interface ReadElement {
-  /** What else than the element its uses follow from. */
-  readonly from: string
-  readonly uses: readonly Use[]
+function sectionUses({ place, doc, page }: Where, { id, name, colors }: Section): Use[] {
+  return facetUses(colors, sectionFacets, {
+    place,
+    doc,
+    path: ['body', 'sections', id, 'colors'],
+    object: 'section',
+    label: [page, name, 'section'].filter(Boolean).join(', '),
+    owner: { section: id },
+  })
 }
-const readElements = new WeakMap<SiteElement, ReadElement>()
 
-/** The uses of one element; read once for as long as it stays the same object, in whichever state of its page. */
-function elementUses(
-  place: PlaceId,
-  doc: DocId,
-  where: string,
-  element: SiteElement,
-): readonly Use[] {
-  const from = `${place} ${doc} ${where}`
-  const known = readElements.get(element)
-  if (known?.from === from) return known.uses
+function elementUses({ place, doc, page }: Where, element: SiteElement): Use[] {
   const kind = kindOf(element.kind)
   const title = `${kind.label.toLowerCase()} “${shorten(kind.title(element.content))}”`
-  const uses = facetUses(element.colors, kind.facets, {
+  return facetUses(element.colors, kind.facets, {
     place,
     object: element.kind,
     doc,
     path: ['body', 'elements', element.id, 'colors'],
-    label: where ? `${where}, ${title}` : title,
+    label: page ? `${page}, ${title}` : title,
     owner: { element: element.id },
   })
-  readElements.set(element, { from, uses })
-  return uses
+}
+
+const readParts = new WeakMap<object, UsePart>()
+
+/** The part of one thing; made once for as long as it stays the same object, in whichever state of its page. */
+function partOf<T extends object>(
+  thing: T,
+  from: string,
+  count: () => number,
+  read: () => Use[],
+): UsePart {
+  const known = readParts.get(thing)
+  if (known?.from === from) return known
+  let uses: Use[] | undefined
+  const part = { of: thing, from, count: count(), uses: () => (uses ??= read()) }
+  readParts.set(thing, part)
+  return part
+}
+
+/** What the sections and elements of a document decide. */
+export function bodyUses(place: PlaceId, { doc, page }: Reading, body: Body): UsePart[] {
+  const where: Where = { place, doc, page: page ? page.title : '' }
+  const from = `${place} ${doc} ${where.page}`
+  const sections = Object.values(body.sections).map((section) =>
+    partOf(
+      section,
+      from,
+      () => countFacetUses(section.colors, sectionFacets),
+      () => sectionUses(where, section),
+    ),
+  )
+  const elements = Object.values(body.elements).map((element) =>
+    partOf(
+      element,
+      from,
+      () => countFacetUses(element.colors, kindOf(element.kind).facets),
+      () => elementUses(where, element),
+    ),
+  )
+  return [...sections, ...elements].filter(({ count }) => count > 0)
 }

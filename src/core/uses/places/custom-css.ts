@@ -2,10 +2,11 @@ import { textLines } from '../../css'
 import { readCssColors } from '../css-reader'
 import type { Use } from '../use'
 import type { PlaceReader } from './reading'
+import { textPart } from './text-part'
 import { textUse } from './text-use'
 
 export const readCustomCss: PlaceReader = ({ frame }) =>
-  frame ? stylesheetUses(frame.customCss) : []
+  frame ? [textPart(frame.customCss, 'custom-css', stylesheetUses(frame.customCss))] : []
 
 /** The stylesheet that was read last: most changes of a frame leave it as it is. */
 let lastRead: { readonly css: string; readonly uses: Use[] } = { css: '', uses: [] }

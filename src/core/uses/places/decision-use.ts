@@ -3,6 +3,8 @@ import type { Facet } from '../../elements'
 import { isBound, isColor, type ColorDecision, type FacetColors } from '../../site'
 import type { Use, UsePath } from '../use'
 
+const STATES = ['rest', 'hover'] as const
+
 /** A decision of its own as a use. */
 export function decisionUse(
   decision: ColorDecision,
@@ -22,7 +24,7 @@ export function facetUses(
   base: Facets,
 ): Use[] {
   return facets.flatMap((facet) =>
-    (['rest', 'hover'] as const).flatMap((state) => {
+    STATES.flatMap((state) => {
       const value = colors?.[facet.key]?.[state]
       if (!value) return []
       const path = [...base.path, facet.key, state]
@@ -44,4 +46,17 @@ export function facetUses(
       )
     }),
   )
+}
+
+/** How many uses the decisions of an object come to. */
+export function countFacetUses(colors: FacetColors | undefined, facets: readonly Facet[]): number {
+  if (!colors) return 0
+  let count = 0
+  for (const { key } of facets) {
+    for (const state of STATES) {
+      const value = colors[key]?.[state]
+      if (value) count += 'stops' in value ? value.stops.length : 1
+    }
+  }
+  return count
 }

@@ -1,22 +1,30 @@
 import { textLines } from '../../css'
 import type { ContentOf } from '../../elements'
+import type { DocId, SiteElement } from '../../site'
 import { readSnippetColors } from '../snippet-reader'
+import type { Use } from '../use'
+import { textPart } from './text-part'
 import type { PlaceReader } from './reading'
 import { textUse } from './text-use'
+
+function embedUses(doc: DocId, page: string, { id, content }: SiteElement): Use[] {
+  const { html, name } = content as ContentOf<'embed'>
+  const lines = textLines(html)
+  return readSnippetColors(html).flatMap((find) =>
+    textUse(lines, find, {
+      place: 'embeds',
+      object: 'embed',
+      doc,
+      path: ['body', 'elements', id, 'content', 'html'],
+      label: page ? `${page}, ${name}` : name,
+      owner: { element: id, line: lines.lineAt(find.start) },
+    }),
+  )
+}
 
 export const readEmbeds: PlaceReader = ({ frame, doc, page }) =>
   Object.values((page ?? frame).body.elements).flatMap((element) => {
     if (element.kind !== 'embed') return []
-    const { html, name } = element.content as ContentOf<'embed'>
-    const lines = textLines(html)
-    return readSnippetColors(html).flatMap((find) =>
-      textUse(lines, find, {
-        place: 'embeds',
-        object: 'embed',
-        doc,
-        path: ['body', 'elements', element.id, 'content', 'html'],
-        label: `${page ? `${page.title}, ` : ''}${name}`,
-        owner: { element: element.id, line: lines.lineAt(find.start) },
-      }),
-    )
+    const title = page ? page.title : ''
+    return [textPart(element, `embeds ${title}`, embedUses(doc, title, element))]
   })

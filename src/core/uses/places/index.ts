@@ -8,7 +8,7 @@ import { readShared } from './shared'
 import { readStyles } from './styles'
 import { readThemes } from './themes'
 
-export type { PlaceReader, Reading } from './reading'
+export type { PlaceReader, Reading, UsePart } from './reading'
 
 /** The reader of every place, in the order in which a document is read. A new place is a file and a line here, and its name. */
 export const places: Readonly<Record<PlaceId, PlaceReader>> = {
