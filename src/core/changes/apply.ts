@@ -110,24 +110,48 @@ function atEnd({ change, run }: Step, there: Whole): Whole {
   return isOnwards ? exchangeOnwards(run, there) : exchangeBackwards(run, there)
 }
 
-/** What a whole becomes when one step is made in it; what lies beside it stays the same object. */
-function changed(whole: Whole, made: Step, depth: number): Whole {
-  const { change } = made
-  if (depth === change.path.length) return atEnd(made, whole)
-  const step = change.path[depth]!
-  if (Array.isArray(whole) && typeof step === 'number') {
-    const list = whole as readonly Json[]
-    if (!(step in list)) return unfit(change)
-    const next = changed(list[step], made, depth + 1)
-    return next === undefined ? unfit(change) : list.with(step, next)
+type Members = Record<string, Json | undefined>
+
+/**
+ * Makes steps in a record, one after the other. The record given is not changed:
+ * what a step goes through is copied once, and further steps go on in the copy.
+ */
+class Rewrite {
+  private readonly own = new Set<object>()
+
+  private copyOf(members: Readonly<Members>): Members {
+    if (this.own.has(members)) return members as Members
+    const copy = { ...members }
+    this.own.add(copy)
+    return copy
   }
-  if (typeof whole !== 'object' || whole === null || Array.isArray(whole)) return unfit(change)
-  const members = whole as Readonly<Record<string, Json | undefined>>
-  const there = Object.hasOwn(members, step) ? members[step] : undefined
-  const next = changed(there, made, depth + 1)
-  if (next !== undefined) return { ...members, [step]: next }
-  const { [step]: _gone, ...rest } = members
-  return rest
+
+  private inMembers(members: Readonly<Members>, step: string, next: Whole): Whole {
+    if (step === '__proto__' || next === undefined) {
+      const { [step]: _gone, ...rest } = members
+      return next === undefined ? rest : { ...rest, [step]: next }
+    }
+    const copy = this.copyOf(members)
+    copy[step] = next
+    return copy
+  }
+
+  /** What a whole becomes when one step is made in it; what lies beside it stays the same object. */
+  make(whole: Whole, made: Step, depth = 0): Whole {
+    const { change } = made
+    if (depth === change.path.length) return atEnd(made, whole)
+    const step = change.path[depth]!
+    if (Array.isArray(whole) && typeof step === 'number') {
+      const list = whole as readonly Json[]
+      if (!(step in list)) return unfit(change)
+      const next = this.make(list[step], made, depth + 1)
+      return next === undefined ? unfit(change) : list.with(step, next)
+    }
+    if (typeof whole !== 'object' || whole === null || Array.isArray(whole)) return unfit(change)
+    const members = whole as Readonly<Members>
+    const there = Object.hasOwn(members, step) ? members[step] : undefined
+    return this.inMembers(members, String(step), this.make(there, made, depth + 1))
+  }
 }
 
 /**
@@ -136,8 +160,9 @@ function changed(whole: Whole, made: Step, depth: number): Whole {
  * change finds anything else than it says.
  */
 export function applyChanges<T>(record: T | undefined, changes: readonly Change[]): T | undefined {
+  const rewrite = new Rewrite()
   return stepsOf(changes).reduce<Whole>(
-    (whole, step) => changed(whole, step, 0),
+    (whole, step) => rewrite.make(whole, step),
     record as Whole,
   ) as T | undefined
 }

@@ -88,6 +88,7 @@ export {
   changesOfRecord,
   frameRef,
   isUnreadable,
+  changedPart,
   isWholeRecord,
   readChanges,
   readRecord,

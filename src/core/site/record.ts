@@ -107,6 +107,34 @@ export function readChanges(
 export const isWholeRecord = (kind: RecordKind, record: unknown): boolean =>
   recordKinds[kind].schema.safeParse(record).success
 
+function otherThan<T>(
+  after: Readonly<Record<string, T>>,
+  before: Readonly<Record<string, T>>,
+): Record<string, T> {
+  const others = Object.entries(after).filter(
+    ([id, each]) => !Object.hasOwn(before, id) || before[id] !== each,
+  )
+  return Object.fromEntries(others)
+}
+
+/**
+ * The part of a record that a check of it has to look at, given that the state
+ * before was whole: sections and elements that are still the same objects hold,
+ * for each is checked by itself.
+ */
+export function changedPart<R extends SiteRecord>(after: R, before: SiteRecord | undefined): R {
+  if (!before || !('body' in before) || !('body' in after)) return after
+  const { body } = after
+  return {
+    ...after,
+    body: {
+      ...body,
+      sections: otherThan(body.sections, before.body.sections),
+      elements: otherThan(body.elements, before.body.elements),
+    },
+  }
+}
+
 /** The changes of one record. */
 export interface RecordChange extends RecordRef {
   readonly changes: readonly Change[]

@@ -1,4 +1,4 @@
-import { kindOf } from '../elements'
+import { kindIds, kindOf } from '../elements'
 import { facetsOf, traceFacet, type Spot, type Trace } from '../resolve'
 import {
   siteDocs,
@@ -22,7 +22,7 @@ export interface Look {
   readonly theme: string
   readonly kind: string
   /** One of the elements, without its words; absent for sections themselves. */
-  readonly sample?: unknown
+  readonly sample?: object
   /** A fill of its own, of the section that they stand in. */
   readonly fill?: Paint
   readonly count: number
@@ -30,15 +30,8 @@ export interface Look {
 
 const samples = new WeakMap<object, string>()
 
-/** A sample as canonical JSON: written once for as long as it stays the same object. */
-function sampleText(sample: unknown): string {
-  if (typeof sample !== 'object' || sample === null) return canonicalJson(sample)
-  const known = samples.get(sample)
-  if (known) return known
-  const text = canonicalJson(sample)
-  samples.set(sample, text)
-  return text
-}
+/** A sample as canonical JSON. */
+const sampleText = (sample: object): string => samples.get(sample) ?? canonicalJson(sample)
 
 /** Looks that are alike have the same key: the look without its count, as canonical JSON. */
 export function lookKey({ theme, kind, sample, fill }: Omit<Look, 'count'>): string {
@@ -61,47 +54,73 @@ export function mergeLooks(...lists: ReadonlyArray<readonly Look[]>): Look[] {
   return [...merged.values()].filter(({ count }) => count !== 0)
 }
 
-/** What decides an element's colours, with the words of its content left out. */
-function sampleOf(element: SiteElement): unknown {
-  const byContent = kindOf(element.kind).facets.flatMap((facet) =>
-    typeof facet.role === 'string' ? [] : [facet.role.by],
-  )
-  const content = Object.fromEntries(
-    byContent.map((word) => [word, (element.content as Record<string, unknown>)[word]]),
-  )
+/** The words of an element's content that decide its colours, by kind. */
+const wordsThatDecide = new Map(
+  kindIds.map((kind) => [
+    kind as string,
+    kindOf(kind).facets.flatMap(({ role }) => (typeof role === 'string' ? [] : [role.by])),
+  ]),
+)
+
+const texts = new WeakMap<SiteElement, string>()
+
+/**
+ * What decides an element's colours, with the words of its content left out, as
+ * canonical JSON; made once for as long as the element stays the same object.
+ */
+function lookOf(element: SiteElement): string {
+  const known = texts.get(element)
+  if (known !== undefined) return known
   const { kind, style, colors } = element
-  // In the order in which they are written, which spares putting them in order.
-  return { ...(colors ? { colors } : {}), content, id: 'sample', kind, ...(style ? { style } : {}) }
+  const own = element.content as Record<string, unknown>
+  const words = wordsThatDecide.get(kind) ?? []
+  const content = words.length
+    ? canonicalJson(Object.fromEntries(words.map((word) => [word, own[word]])))
+    : '{}'
+  const members = [
+    ...(colors ? [`"colors":${canonicalJson(colors)}`] : []),
+    `"content":${content},"id":"sample","kind":"${kind}"`,
+    ...(style ? [`"style":${JSON.stringify(style)}`] : []),
+  ]
+  const text = `{${members.join(',')}}`
+  texts.set(element, text)
+  return text
 }
 
-const sampled = new WeakMap<SiteElement, unknown>()
-
-/** The sample of an element; made once for as long as it stays the same object. */
-function keptSample(element: SiteElement): unknown {
-  if (sampled.has(element)) return sampled.get(element)
-  const sample = sampleOf(element)
-  sampled.set(element, sample)
+/** A sample of elements that look alike. */
+function sampleOf(text: string): object {
+  const sample = JSON.parse(text) as object
+  samples.set(sample, text)
   return sample
 }
 
+type Counted = Look & { count: number }
+
 export function looksOf(body: Body): Look[] {
-  const groups = new Map<string, Look & { count: number }>()
-  const add = (key: string, look: Omit<Look, 'count'>) => {
-    const known = groups.get(key)
+  const groups: Counted[] = []
+  const themes = new Map<string, Map<string, Counted>>()
+  const add = (theme: string, key: string, look: () => Omit<Look, 'count'>) => {
+    const own = themes.get(theme) ?? new Map<string, Counted>()
+    themes.set(theme, own)
+    const known = own.get(key)
     if (known) known.count += 1
-    else groups.set(key, { ...look, count: 1 })
+    else {
+      const group = { ...look(), count: 1 }
+      own.set(key, group)
+      groups.push(group)
+    }
   }
   for (const section of sectionsInOrder(body)) {
     const fill = section.colors?.fill?.rest
     const { theme } = section
-    const own = { theme, kind: 'section', ...(fill ? { fill } : {}) }
-    add(lookKey(own), own)
+    const look = { theme, kind: 'section', ...(fill ? { fill } : {}) }
+    add(theme, lookKey(look), () => look)
     walkSection(body, section, (element) => {
-      const sample = keptSample(element)
-      add(`${theme} ${sampleText(sample)}`, { theme, kind: element.kind, sample })
+      const text = lookOf(element)
+      add(theme, text, () => ({ theme, kind: element.kind, sample: sampleOf(text) }))
     })
   }
-  return [...groups.values()]
+  return groups
 }
 
 /** How many painted things each slot and each role of each theme reaches. */

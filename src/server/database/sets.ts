@@ -29,6 +29,16 @@ export type Columns<Row> = {
 /** Most rows in one statement. */
 const AT_ONCE = 5000
 
+/** An array as PostgreSQL writes it (manual, § 8.15.2): much quicker than what the driver makes of a list. */
+function arrayText(values: ReadonlyArray<string | number | boolean | null>): string {
+  const parts = values.map((value) => {
+    if (value === null) return 'NULL'
+    if (typeof value !== 'string') return String(value)
+    return `"${/[\\"]/.test(value) ? value.replaceAll(/[\\"]/g, '\\$&') : value}"`
+  })
+  return `{${parts.join(',')}}`
+}
+
 /** Columns as arrays, one value a row: what `unnest` takes apart again. */
 export function columnsOf<Row extends object>(columns: Columns<Row>, rows: readonly Row[]) {
   const names = Object.keys(columns) as Array<keyof Row & string>
@@ -37,7 +47,9 @@ export function columnsOf<Row extends object>(columns: Columns<Row>, rows: reado
     /** `unnest($1::text[], …)`, its places counted from `first`. */
     unnest: (first = 1) =>
       `unnest(${names.map((name, i) => `$${first + i}::${columns[name]}[]`).join(', ')})`,
-    bind: names.map((name) => rows.map((row) => (row[name] ?? null) as string | number | null)),
+    bind: names.map((name) =>
+      arrayText(rows.map((row) => (row[name] ?? null) as string | number | boolean | null)),
+    ),
   }
 }
 

@@ -91,7 +91,7 @@ function staged(looked: Looked, { changes, counted }: RecordPlan): Staged {
     if (error instanceof ChangeUnfit) throw new Refused('text-changed')
     throw error
   }
-  const fault = after && faultOf(kind, after)
+  const fault = after && faultOf(kind, after, before)
   if (fault) throw new Refused(fault)
   const ref: RecordRef = { kind, id }
   return {

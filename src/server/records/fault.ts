@@ -1,10 +1,22 @@
 import type { EditProblem } from '@/core/edit'
 import { withCleanSnippets } from '@/core/markup'
-import { isWholeRecord, type Frame, type Page, type RecordKind, type SiteRecord } from '@/core/site'
+import {
+  changedPart,
+  isWholeRecord,
+  type Frame,
+  type Page,
+  type RecordKind,
+  type SiteRecord,
+} from '@/core/site'
 
-/** Why a record may not be stored; undefined where it may. */
-export function faultOf(kind: RecordKind, record: SiteRecord): EditProblem | undefined {
-  if (!isWholeRecord(kind, record)) return 'not-whole'
-  if (!('body' in record)) return undefined
-  return withCleanSnippets<Frame | Page>(record) === record ? undefined : 'unclean-snippet'
+/** Why a record may not be stored; undefined where it may. What is still as it was in a state that is stored holds. */
+export function faultOf(
+  kind: RecordKind,
+  record: SiteRecord,
+  before?: SiteRecord,
+): EditProblem | undefined {
+  const part = changedPart(record, before)
+  if (!isWholeRecord(kind, part)) return 'not-whole'
+  if (!('body' in part)) return undefined
+  return withCleanSnippets<Frame | Page>(part) === part ? undefined : 'unclean-snippet'
 }
