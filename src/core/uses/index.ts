@@ -6,5 +6,14 @@ export { usePartsIn, usesIn, usesInFrame, usesInSite, usesOnPage, usesUnder } fr
 export { bandsOf, type BandEntry } from './bands'
 export { places, type PlaceReader, type UsePart } from './places'
 export { placeIds, placeNames, type PlaceId } from './places/names'
-export { lookKey, looksOf, mergeLooks, reachOf, type Look, type Reach } from './looks'
+export {
+  countLooks,
+  lookKey,
+  looksOf,
+  mergeLooks,
+  reachOf,
+  type CountedLook,
+  type Look,
+  type Reach,
+} from './looks'
 export { useKey, type Use, type UsePaints, type UsePath } from './use'

@@ -28,21 +28,9 @@ export interface Look {
   readonly count: number
 }
 
-const samples = new WeakMap<object, string>()
-
-/** A sample as canonical JSON. */
-const sampleText = (sample: object): string => samples.get(sample) ?? canonicalJson(sample)
-
 /** Looks that are alike have the same key: the look without its count, as canonical JSON. */
-export function lookKey({ theme, kind, sample, fill }: Omit<Look, 'count'>): string {
-  const members = [
-    ...(fill ? [`"fill":${canonicalJson(fill)}`] : []),
-    `"kind":${JSON.stringify(kind)}`,
-    ...(sample === undefined ? [] : [`"sample":${sampleText(sample)}`]),
-    `"theme":${JSON.stringify(theme)}`,
-  ]
-  return `{${members.join(',')}}`
-}
+export const lookKey = ({ theme, kind, sample, fill }: Omit<Look, 'count'>): string =>
+  canonicalJson({ ...(fill ? { fill } : {}), kind, ...(sample ? { sample } : {}), theme })
 
 /** Looks of several records in one; a negative count takes away. */
 export function mergeLooks(...lists: ReadonlyArray<readonly Look[]>): Look[] {
@@ -87,40 +75,46 @@ function lookOf(element: SiteElement): string {
   return text
 }
 
-/** A sample of elements that look alike. */
-function sampleOf(text: string): object {
-  const sample = JSON.parse(text) as object
-  samples.set(sample, text)
-  return sample
+/** A look by its key, and how many things look so. */
+export interface CountedLook {
+  readonly key: string
+  readonly count: number
 }
 
-type Counted = Look & { count: number }
-
-export function looksOf(body: Body): Look[] {
-  const groups: Counted[] = []
-  const themes = new Map<string, Map<string, Counted>>()
-  const add = (theme: string, key: string, look: () => Omit<Look, 'count'>) => {
-    const own = themes.get(theme) ?? new Map<string, Counted>()
+/** The looks of a body by their keys, in the order in which they are first met. */
+export function countLooks(body: Body): CountedLook[] {
+  const looks: Array<{ key: string; count: number }> = []
+  const themes = new Map<string, Map<string, { count: number }>>()
+  const add = (theme: string, text: string, key: () => string) => {
+    const own = themes.get(theme) ?? new Map<string, { count: number }>()
     themes.set(theme, own)
-    const known = own.get(key)
+    const known = own.get(text)
     if (known) known.count += 1
     else {
-      const group = { ...look(), count: 1 }
-      own.set(key, group)
-      groups.push(group)
+      const look = { key: key(), count: 1 }
+      own.set(text, look)
+      looks.push(look)
     }
   }
   for (const section of sectionsInOrder(body)) {
-    const fill = section.colors?.fill?.rest
     const { theme } = section
-    const look = { theme, kind: 'section', ...(fill ? { fill } : {}) }
-    add(theme, lookKey(look), () => look)
+    const told = lookKey({ theme, kind: 'section', fill: section.colors?.fill?.rest })
+    add(theme, told, () => told)
     walkSection(body, section, (element) => {
-      const text = lookOf(element)
-      add(theme, text, () => ({ theme, kind: element.kind, sample: sampleOf(text) }))
+      const sample = lookOf(element)
+      const key = () =>
+        `{"kind":"${element.kind}","sample":${sample},"theme":${JSON.stringify(theme)}}`
+      add(theme, sample, key)
     })
   }
-  return groups
+  return looks
+}
+
+export function looksOf(body: Body): Look[] {
+  return countLooks(body).map(({ key, count }) => ({
+    ...(JSON.parse(key) as Omit<Look, 'count'>),
+    count,
+  }))
 }
 
 /** How many painted things each slot and each role of each theme reaches. */

@@ -111,36 +111,54 @@ interface Run<Ready> {
   readonly watch: WorkWatch
 }
 
+/** Some records with what they are now, and what becomes of those that change. */
+async function planRecords<Ready>(
+  { siteId, plan }: Run<Ready>,
+  ready: Ready,
+  batch: readonly ReachedRecord[],
+  transaction?: Transaction,
+): Promise<Staged[]> {
+  const there = batch.filter((each): each is ReachedRecord & { hash: string } => !!each.hash)
+  const states = there.map((each) => ({ ...each, no: '' }))
+  const loaded = await loadStates(siteId, states, transaction, false)
+  const records = new Map<string, LoadedRecord>(
+    loaded.map((each) => [`${each.kind}/${each.id}`, each]),
+  )
+  const looked = batch.map((each) => ({
+    ...each,
+    record: records.get(`${each.kind}/${each.id}`)?.record,
+  }))
+  const plans = await plan.plan(ready, looked, transaction)
+  return looked.flatMap((each, i) => {
+    const own = plans[i]
+    return own && own.changes.length > 0 ? [staged(each, own)] : []
+  })
+}
+
 /** Plans records some at a time and puts what they become beside the site. */
 async function stageRecords<Ready>(
-  { job, siteId, plan, watch }: Run<Ready>,
+  run: Run<Ready>,
   ready: Ready,
   reached: readonly ReachedRecord[],
   first: number,
   transaction?: Transaction,
 ): Promise<number> {
+  const { job, siteId, watch } = run
   let count = first
-  for (let at = 0; at < reached.length; at += AT_ONCE) {
-    if (watch.isCancelled()) throw new Cancelled()
-    const batch = reached.slice(at, at + AT_ONCE)
-    const there = batch.filter((each): each is ReachedRecord & { hash: string } => !!each.hash)
-    const states = there.map((each) => ({ ...each, no: '' }))
-    const loaded = await loadStates(siteId, states, transaction, false)
-    const records = new Map<string, LoadedRecord>(
-      loaded.map((each) => [`${each.kind}/${each.id}`, each]),
-    )
-    const looked = batch.map((each) => ({
-      ...each,
-      record: records.get(`${each.kind}/${each.id}`)?.record,
-    }))
-    const plans = await plan.plan(ready, looked, transaction)
-    const changed = looked.flatMap((each, i) => {
-      const own = plans[i]
-      return own && own.changes.length > 0 ? [staged(each, own)] : []
-    })
-    await stage(job, siteId, count, changed)
-    count += changed.length
-    watch.report((0.9 * (at + batch.length)) / reached.length, 'planning')
+  // While the database writes some, the next are planned.
+  let writing: Promise<unknown> = Promise.resolve()
+  try {
+    for (let at = 0; at < reached.length; at += AT_ONCE) {
+      if (watch.isCancelled()) throw new Cancelled()
+      const batch = reached.slice(at, at + AT_ONCE)
+      const changed = await planRecords(run, ready, batch, transaction)
+      await writing
+      writing = stage(job, siteId, count, changed)
+      count += changed.length
+      watch.report((0.9 * (at + batch.length)) / reached.length, 'planning')
+    }
+  } finally {
+    await writing
   }
   if (reached.length > AT_ONCE) await surveyStaged()
   return count

@@ -13,12 +13,11 @@ import {
 } from '@/core/site'
 import {
   bandsOf,
-  lookKey,
-  looksOf,
+  countLooks,
   usePartsIn,
   usesIn,
   type BandEntry,
-  type Look,
+  type CountedLook,
   type Use,
   type UsePart,
 } from '@/core/uses'
@@ -133,7 +132,7 @@ const bandRow = ({ id, name, theme, fill }: BandEntry, n: number): BandRow => ({
   theme,
   fill: fill ? canonicalJson(fill) : null,
 })
-const lookRow = (look: Look, n: number): LookRow => ({ n, look: lookKey(look), count: look.count })
+const lookRow = ({ key, count }: CountedLook, n: number): LookRow => ({ n, look: key, count })
 
 const emptyIndex: RecordIndex = { uses: [], bands: [], looks: [] }
 
@@ -144,7 +143,7 @@ export function indexOf(ref: RecordRef, record: SiteRecord): RecordIndex {
   return {
     uses: usesIn(ref, record).map(useRow),
     bands: bandsOf(body).map(bandRow),
-    looks: looksOf(body).map(lookRow),
+    looks: countLooks(body).map(lookRow),
   }
 }
 
@@ -212,7 +211,7 @@ export function indexChange(
     return {
       uses: usePartsIn(ref, record),
       bands: bandsOf(body).map(bandRow),
-      looks: looksOf(body).map(lookRow),
+      looks: countLooks(body).map(lookRow),
     }
   }
   const [was, is] = [read(before), read(after)]

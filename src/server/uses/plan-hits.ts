@@ -1,0 +1,116 @@
+import type { Transaction } from 'sequelize'
+import { writeHex } from '@/core/color'
+import { decisionWords } from '@/core/edit'
+import { done, refused, type HitLine, type HitWindow, type Result } from '@/core/payloads'
+import { siteDocs, type ColorDecision, type DocId, type Frame } from '@/core/site'
+import { hitFor, type SweepRequest } from '@/core/sweep'
+import { usesUnder, type PlaceId } from '@/core/uses'
+import { siteFor, type Actor } from '../access'
+import { atOneMoment } from '../database/connection'
+import { select } from '../database/sets'
+import { loadFrame } from '../records'
+import { bindsOf } from './dry-run'
+import { hitsByRecord, keptPlan, whereHits, type HitsThere, type KeptPlan } from './plans'
+import { useOfRow, type UseRow } from './rows'
+
+type HitRow = UseRow & { readonly kind: string; readonly id: string; readonly record: string }
+
+function lineOf(frame: Frame, row: HitRow, request: SweepRequest): HitLine[] {
+  const docs = siteDocs(frame)
+  const doc = (row.kind === 'frame' ? 'frame' : row.id) as DocId
+  const [use] = usesUnder(frame.palette, [useOfRow(row, doc)])
+  const hit = use && hitFor(frame.palette, use, request)
+  if (!hit) return []
+  const { key, pair, after, beforeColor, afterColor, change } = hit
+  const isText = 'at' in change
+  return [
+    {
+      key,
+      pair,
+      place: row.place as PlaceId,
+      label: use.label,
+      paints: use.paints,
+      before: isText ? use.text : decisionWords(use.decision, docs),
+      after: isText ? after : decisionWords((change as { to: unknown }).to as ColorDecision, docs),
+      beforeColor: beforeColor ? writeHex(beforeColor) : 'transparent',
+      afterColor: writeHex(afterColor),
+      binds: bindsOf(hit),
+      ...(use.context === undefined ? {} : { context: use.context, textAt: use.textAt }),
+    },
+  ]
+}
+
+/** Most hits in one answer. */
+const MOST_HITS = 500
+
+/** Where hits lie that a window shows, and how many of them come before it. */
+function within(lie: readonly HitsThere[], from: number, count: number) {
+  let before = 0
+  let skipped = 0
+  const shown: HitsThere[] = []
+  for (const there of lie) {
+    const after = before + there[2]
+    if (after <= from) skipped = after
+    else if (before < from + count) shown.push(there)
+    else break
+    before = after
+  }
+  return { shown, skip: from - skipped }
+}
+
+async function hitRows(
+  siteId: string,
+  plan: KeptPlan,
+  lie: readonly HitsThere[],
+  from: number,
+  count: number,
+  transaction: Transaction,
+): Promise<HitRow[]> {
+  const { shown, skip } = within(lie, from, count)
+  if (shown.length === 0) return []
+  const { sql, bind } = whereHits(plan)
+  const at = 2 + bind.length
+  const rows = await select<HitRow>(
+    `select r.kind, r.id, u.* ${sql} and r.no = any($${at}::bigint[]) and u.record = any($${at}::bigint[])
+     order by u.record, u.n`,
+    [siteId, ...bind, [...new Set(shown.map(([, record]) => record))]],
+    transaction,
+  )
+  const there = new Map<string, HitRow[]>()
+  for (const row of rows) {
+    const key = `${row.place} ${row.record}`
+    there.set(key, [...(there.get(key) ?? []), row])
+  }
+  return shown
+    .flatMap(([place, record]) => there.get(`${place} ${record}`) ?? [])
+    .slice(skip, skip + count)
+}
+
+/** Some hits of a dry run, in the order of places, pages and readers. */
+export function planHits(
+  actor: Actor,
+  siteId: string,
+  id: string,
+  from: number,
+  count: number,
+): Promise<Result<HitWindow>> {
+  return atOneMoment(async (transaction) => {
+    const found = await siteFor(actor, 'read', siteId, transaction)
+    if (!found.ok) return found
+    const plan = await keptPlan(actor.userId, siteId, id, transaction)
+    if (!plan) return refused({ code: 'plan-gone' })
+    // Where the site went on since, hits lie elsewhere.
+    const lie =
+      plan.revision === found.value.revision
+        ? plan.lie
+        : (await hitsByRecord(siteId, plan, transaction)).map((each): HitsThere => [
+            each.place,
+            each.record,
+            each.count,
+          ])
+    const most = Math.min(count, MOST_HITS)
+    const rows = await hitRows(siteId, plan, lie, from, most, transaction)
+    const frame = await loadFrame(siteId, transaction)
+    return done({ from, hits: rows.flatMap((row) => lineOf(frame, row, plan.request)) })
+  })
+}

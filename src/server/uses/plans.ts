@@ -1,0 +1,129 @@
+import type { Transaction } from 'sequelize'
+import type { DryRun } from '@/core/payloads'
+import { canonicalJson } from '@/core/site'
+import type { SweepRequest } from '@/core/sweep'
+import { placeIds, type PlaceId } from '@/core/uses'
+import type { UseQuestion } from '@/core/wide'
+import { select, tell } from '../database/sets'
+import { hashOf } from '../records/stored'
+import { whereUses } from './questions'
+
+/** Uses that a sweep would leave as they are, though it looks for them: they are that already. */
+export interface Same {
+  readonly written: string
+  readonly slot: string
+  readonly shade: string
+  readonly bindable: boolean
+}
+
+/** Where hits lie: so many in one place of one record. */
+export type HitsThere = readonly [place: PlaceId, record: string, count: number]
+
+/** A dry run as it is kept: what was asked, what holds for all windows on it, and what it came to. */
+export interface Plan {
+  readonly request: SweepRequest
+  readonly question: UseQuestion
+  readonly same: readonly Same[]
+  /** In the order in which hits are listed. */
+  readonly lie: readonly HitsThere[]
+  readonly answer: DryRun
+}
+
+/** The uses of a plan, as rows of `u` and `r`; values are counted from `$2`. */
+export function whereHits({ question, same }: Pick<Plan, 'question' | 'same'>) {
+  const { sql, bind } = whereUses(question, 2)
+  const at = 2 + bind.length
+  const not = `(u.written, coalesce(u.slot, ''), coalesce(u.shade, ''), u.bindable) not in
+    (select * from unnest($${at}::text[], $${at + 1}::text[], $${at + 2}::text[], $${at + 3}::boolean[]))`
+  const skipped = same.length
+    ? [
+        same.map(({ written }) => written),
+        same.map(({ slot }) => slot),
+        same.map(({ shade }) => shade),
+        same.map(({ bindable }) => bindable),
+      ]
+    : []
+  return {
+    sql: `from uses u join records r on r.no = u.record
+          where u.site_id = $1 and ${sql} ${same.length ? `and ${not}` : ''}`,
+    bind: [...bind, ...skipped],
+  }
+}
+
+interface Lying {
+  readonly place: PlaceId
+  readonly kind: string
+  readonly record: string
+  readonly count: number
+}
+
+/** Where the hits of a plan lie now, in the order of places, pages and readers. */
+export function hitsByRecord(
+  siteId: string,
+  plan: Pick<Plan, 'question' | 'same'>,
+  transaction: Transaction,
+): Promise<Lying[]> {
+  const { sql, bind } = whereHits(plan)
+  return select<Lying>(
+    `select c.place, r.kind, r.no::text as record, c.count
+     from (select u.place, u.record, count(*)::int as count ${sql} group by u.place, u.record) c
+       join records r on r.no = c.record
+     order by array_position($${2 + bind.length}::text[], c.place), r.position nulls first, r.id`,
+    [siteId, ...bind, placeIds],
+    transaction,
+  )
+}
+
+/** Plans that are kept for each person and site; older ones go. */
+const MOST_PLANS = 20
+
+/** The same question of the same person about the same state of a site is one plan. */
+export const planId = (
+  siteId: string,
+  userId: string,
+  revision: number,
+  request: SweepRequest,
+): string => hashOf(canonicalJson({ siteId, userId, revision, request })).slice(0, 32)
+
+export async function keepPlan(
+  id: string,
+  siteId: string,
+  userId: string,
+  revision: number,
+  plan: Plan,
+): Promise<void> {
+  await tell(
+    `insert into plans (id, site_id, actor_id, revision, intent) values ($1, $2, $3, $4, $5)
+     on conflict (id) do nothing`,
+    [id, siteId, userId, revision, JSON.stringify(plan)],
+  )
+  await tell(
+    `delete from plans where site_id = $1 and actor_id = $2 and id not in (
+       select id from plans where site_id = $1 and actor_id = $2
+       order by created_at desc limit ${MOST_PLANS})`,
+    [siteId, userId],
+  )
+}
+
+export interface KeptPlan extends Plan {
+  readonly revision: number
+}
+
+/** A dry run that is kept; undefined where it is not, or is somebody else's. */
+export async function keptPlan(
+  userId: string,
+  siteId: string,
+  id: string,
+  transaction?: Transaction,
+): Promise<KeptPlan | undefined> {
+  const [row] = await select<{ intent: string; revision: number }>(
+    'select intent, revision from plans where id = $1 and site_id = $2 and actor_id = $3',
+    [id, siteId, userId],
+    transaction,
+  )
+  return row && { ...(JSON.parse(row.intent) as Plan), revision: row.revision }
+}
+
+/** A plan that is asked for again counts as young. */
+export const renewPlan = (id: string): Promise<void> =>
+  tell('update plans set created_at = now() where id = $1', [id])
