@@ -21,8 +21,8 @@ import {
 export interface Look {
   readonly theme: string
   readonly kind: string
-  /** One of the elements, without its words; absent for sections themselves. */
-  readonly sample?: object
+  /** What of the elements decides their colours: nothing of their words; absent for sections themselves. */
+  readonly sample?: Pick<SiteElement, 'colors' | 'style'> & { readonly content?: object }
   /** A fill of its own, of the section that they stand in. */
   readonly fill?: Paint
   readonly count: number
@@ -53,8 +53,8 @@ const wordsThatDecide = new Map(
 const texts = new WeakMap<SiteElement, string>()
 
 /**
- * What decides an element's colours, with the words of its content left out, as
- * canonical JSON; made once for as long as the element stays the same object.
+ * What decides an element's colours, with the words of its content left out: the
+ * members of canonical JSON; made once for as long as the element stays the same object.
  */
 function lookOf(element: SiteElement): string {
   const known = texts.get(element)
@@ -62,15 +62,13 @@ function lookOf(element: SiteElement): string {
   const { kind, style, colors } = element
   const own = element.content as Record<string, unknown>
   const words = wordsThatDecide.get(kind) ?? []
-  const content = words.length
-    ? canonicalJson(Object.fromEntries(words.map((word) => [word, own[word]])))
-    : '{}'
+  const content = Object.fromEntries(words.map((word) => [word, own[word]]))
   const members = [
     ...(colors ? [`"colors":${canonicalJson(colors)}`] : []),
-    `"content":${content},"id":"sample","kind":"${kind}"`,
+    ...(words.length ? [`"content":${canonicalJson(content)}`] : []),
     ...(style ? [`"style":${JSON.stringify(style)}`] : []),
   ]
-  const text = `{${members.join(',')}}`
+  const text = `"kind":"${kind}","sample":{${members.join(',')}}`
   texts.set(element, text)
   return text
 }
@@ -101,10 +99,8 @@ export function countLooks(body: Body): CountedLook[] {
     const told = lookKey({ theme, kind: 'section', fill: section.colors?.fill?.rest })
     add(theme, told, () => told)
     walkSection(body, section, (element) => {
-      const sample = lookOf(element)
-      const key = () =>
-        `{"kind":"${element.kind}","sample":${sample},"theme":${JSON.stringify(theme)}}`
-      add(theme, sample, key)
+      const text = lookOf(element)
+      add(theme, text, () => `{${text},"theme":${JSON.stringify(theme)}}`)
     })
   }
   return looks
@@ -138,7 +134,8 @@ function tracesOf(frame: Frame, group: Look): Trace[] {
     theme,
     ...(group.fill ? { ownFill: group.fill } : {}),
   }
-  const element = group.sample as SiteElement | undefined
+  const { sample, kind } = group
+  const element = sample && ({ content: {}, ...sample, id: 'sample', kind } as SiteElement)
   return facetsOf(element).flatMap((facet) => {
     const rest = traceFacet(spot, element, facet, 'rest')
     const hover = traceFacet(spot, element, facet, 'hover')
@@ -152,7 +149,7 @@ export function reachOf(frame: Frame, looks: readonly Look[]): Reach {
   const roles: Record<string, number> = {}
   const styles: Record<string, number> = {}
   for (const group of looks) {
-    const style = (group.sample as SiteElement | undefined)?.style
+    const style = group.sample?.style
     if (style) styles[style] = (styles[style] ?? 0) + group.count
     for (const trace of tracesOf(frame, group)) {
       if (trace.slot) slots[trace.slot] = (slots[trace.slot] ?? 0) + group.count

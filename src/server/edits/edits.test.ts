@@ -398,5 +398,5 @@ test('the migrations lead down to nothing and up again', async () => {
     "select table_name from information_schema.tables where table_schema = 'public' and table_name <> 'migrations'",
   )
   expect(tables).toEqual([])
-  expect(await migrate()).toEqual(['001-start', '002-shares', '003-records'])
+  expect(await migrate()).toEqual(['001-start', '002-shares', '003-records', '004-site-looks'])
 })

@@ -5,7 +5,10 @@ import { insertRows, select, tell, type Columns } from '../database/sets'
 import { putContents, type ReadyWrite } from '../records'
 import {
   bandColumns,
+  exchange,
   indexChange,
+  indexColumns,
+  indexTables,
   lookColumns,
   readersVersion,
   useColumns,
@@ -110,19 +113,26 @@ export async function stage(
 export const surveyStaged = (): Promise<void> =>
   tell('analyze staged_records, staged_uses, staged_bands, staged_looks', [])
 
-/** Takes what stands beside the site for a job away; of some records alone, where they are given. */
+/** Takes what stands beside the site for a job away, of some records alone where they are given; tells how many there were. */
 export async function unstage(
   job: string,
   refs?: readonly RecordRef[],
   transaction?: Transaction,
-): Promise<void> {
+): Promise<number> {
   const some = refs
     ? ' and at in (select at from staged_records where job = $1 and (kind, id) in (select * from unnest($2::text[], $3::text[])))'
     : ''
   const bind = refs ? [job, refs.map(({ kind }) => kind), refs.map(({ id }) => id)] : [job]
-  for (const table of ['staged_uses', 'staged_bands', 'staged_looks', 'staged_records']) {
+  for (const table of ['staged_uses', 'staged_bands', 'staged_looks']) {
     await tell(`delete from ${table} where job = $1${some}`, bind, transaction)
   }
+  const [gone] = await select<{ count: number }>(
+    `with gone as (delete from staged_records where job = $1${some} returning 1)
+     select count(*)::int as count from gone`,
+    bind,
+    transaction,
+  )
+  return gone!.count
 }
 
 /** The records of a job that are no longer what they were planned on. */
@@ -145,9 +155,6 @@ export async function stagedTotals(job: string, transaction: Transaction) {
   )
   return row!
 }
-
-const indexColumns = { uses: useColumns, bands: bandColumns, looks: lookColumns }
-const indexTables = Object.keys(indexColumns) as Array<keyof RecordIndex>
 
 /** Which record of the site each staged one is. */
 const joined = `from staged_records s join records r
@@ -215,9 +222,7 @@ async function putRows(
     `insert into ${table} (record, ${columns.join(', ')})
      select r.no, ${columns.map((name) => `l.${name}`).join(', ')} ${joined}
        join staged_${table} l on l.job = s.job and l.at = s.at
-     where s.job = $1
-     on conflict (record, n) do update
-       set ${columns.map((name) => `${name} = excluded.${name}`).join(', ')}`,
+     where s.job = $1 ${exchange(table)}`,
     [job, siteId],
     transaction,
   )

@@ -170,8 +170,9 @@ interface Thought<Ready> {
   /** The revision up to which all changes of the site were looked at. */
   readonly revision: number
   readonly frame: string
-  /** Records that stand beside the site, and numbers given to such. */
+  /** Numbers given to records that were put beside the site, and how many of them stand there. */
   readonly count: number
+  readonly there: number
 }
 
 async function frameHash(siteId: string, transaction: Transaction): Promise<string> {
@@ -191,7 +192,7 @@ async function think<Ready>(
   const reached = await run.plan.reached(ready.value, -1, transaction)
   const frame = await frameHash(run.siteId, transaction)
   const count = await stageRecords(run, ready.value, reached, 0, transaction)
-  return done({ ready: ready.value, revision, frame, count })
+  return done({ ready: ready.value, revision, frame, count, there: count })
 }
 
 /** Plans what changed meanwhile again: those records alone, or all where the frame changed, on which all depends. */
@@ -201,14 +202,14 @@ async function rethink<Ready>(
   revision: number,
   transaction: Transaction,
 ): Promise<Result<Thought<Ready>>> {
-  const { ready, frame, count } = thought
+  const { ready, frame, count, there } = thought
   if (thought.revision === revision) return done(thought)
   if ((await frameHash(run.siteId, transaction)) !== frame) return think(run, revision, transaction)
   const old = await outdated(run.job, run.siteId, transaction)
   const fresh = await run.plan.reached(ready, thought.revision, transaction)
-  await unstage(run.job, [...old, ...fresh])
+  const gone = await unstage(run.job, [...old, ...fresh])
   const next = await stageRecords(run, ready, fresh, count, transaction)
-  return done({ ...thought, revision, count: next })
+  return done({ ...thought, revision, count: next, there: there - gone + next - count })
 }
 
 /** Thinks until nothing changed meanwhile, or often enough: what is left is thought while the site is held. */
@@ -276,6 +277,7 @@ function write<Ready>(
     if (watch.isCancelled()) return refused({ code: 'cancelled' })
     watch.report(0.95, 'writing')
     const totals = await stagedTotals(job, transaction)
+    if (totals.records !== last.value.there) throw new Error('what was planned is not all there')
     const told = await plan.conclude(last.value.ready, totals, site, transaction)
     if (!told.ok) return told
     if (!plan.isStep) await abandonUndone(siteId, transaction)

@@ -4,6 +4,7 @@ import { database } from '../database/connection'
 import * as start from './001-start'
 import * as shares from './002-shares'
 import * as records from './003-records'
+import * as siteLooks from './004-site-looks'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -15,6 +16,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '001-start': start,
   '002-shares': shares,
   '003-records': records,
+  '004-site-looks': siteLooks,
 }
 
 function migrator() {

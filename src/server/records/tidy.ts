@@ -6,6 +6,8 @@ import { fileStore } from '../storage'
 /** What nobody can reach is left alone for this long: somebody may be about to refer to it. */
 const GRACE = '1 hour'
 const GRACE_MS = 3_600_000
+/** No wide edit takes so long. */
+const LONGEST_WORK = '1 day'
 
 /** Contents that no record, checkpoint or publication refers to any more. */
 async function tidyContents(): Promise<number> {
@@ -20,14 +22,16 @@ async function tidyContents(): Promise<number> {
 
 /** What wide edits that were killed have left beside their sites. */
 async function tidyStaged(): Promise<void> {
-  for (const table of ['staged_uses', 'staged_bands', 'staged_looks', 'staged_records']) {
-    await database().query(
-      `delete from ${table} where job not in (
-         select id from jobs where state in ('waiting', 'running')
-           or created_at > now() - interval '${GRACE}')`,
-    )
+  await database().query(
+    `delete from staged_records where begun < now() - interval '${LONGEST_WORK}'`,
+  )
+  for (const table of ['staged_uses', 'staged_bands', 'staged_looks']) {
+    await database().query(`delete from ${table} where job not in (select job from staged_records)`)
   }
 }
+
+/** Looks that nothing on their site has any more. */
+const tidyLooks = () => tell('delete from site_looks where count = 0', [])
 
 /** Of some files, those that a record, the history or a publication refers to. */
 async function reached(hashes: readonly string[]): Promise<Set<string>> {
@@ -90,6 +94,7 @@ async function tidyTraces(): Promise<void> {
 /** Takes away what nothing can reach any more: contents, files, rests of killed work. */
 export async function tidyUp(): Promise<{ readonly contents: number; readonly files: number }> {
   await tidyStaged()
+  await tidyLooks()
   await tidyTraces()
   return { contents: await tidyContents(), files: await tidyFiles() }
 }

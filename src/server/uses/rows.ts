@@ -3,6 +3,7 @@ import { colorKey, colorOf, clipToGamut, type Shade } from '@/core/color'
 import {
   canonicalJson,
   isBound,
+  type Body,
   type ColorDecision,
   type Frame,
   type Page,
@@ -25,7 +26,7 @@ import { insertRows, tell, type Columns } from '../database/sets'
 import { hashOf } from '../records/stored'
 
 /** Raised whenever a reader finds more, less or otherwise than before: all records are then read anew. */
-export const readersVersion = 1
+export const readersVersion = 2
 
 /** A use as it is kept beside its record. */
 export interface UseRow {
@@ -134,6 +135,10 @@ const bandRow = ({ id, name, theme, fill }: BandEntry, n: number): BandRow => ({
 })
 const lookRow = ({ key, count }: CountedLook, n: number): LookRow => ({ n, look: key, count })
 
+/** Header and footer are counted where they are at hand, in every window; only pages are counted here. */
+const lookRows = ({ kind }: RecordRef, body: Body): LookRow[] =>
+  kind === 'page' ? countLooks(body).map(lookRow) : []
+
 const emptyIndex: RecordIndex = { uses: [], bands: [], looks: [] }
 
 /** What the readers say of a record. */
@@ -143,7 +148,7 @@ export function indexOf(ref: RecordRef, record: SiteRecord): RecordIndex {
   return {
     uses: usesIn(ref, record).map(useRow),
     bands: bandsOf(body).map(bandRow),
-    looks: countLooks(body).map(lookRow),
+    looks: lookRows(ref, body),
   }
 }
 
@@ -211,7 +216,7 @@ export function indexChange(
     return {
       uses: usePartsIn(ref, record),
       bands: bandsOf(body).map(bandRow),
-      looks: countLooks(body).map(lookRow),
+      looks: lookRows(ref, body),
     }
   }
   const [was, is] = [read(before), read(after)]
@@ -282,6 +287,18 @@ export function keptRows<K extends keyof RecordIndex>(
   )
 }
 
+export const indexColumns = { uses: useColumns, bands: bandColumns, looks: lookColumns } as const
+export const indexTables = Object.keys(indexColumns) as Array<keyof RecordIndex>
+
+/** Puts a row in the place of one that is other; one that is alike is not written. */
+export function exchange(table: keyof RecordIndex): string {
+  const columns = Object.keys(indexColumns[table]).filter((name) => name !== 'record')
+  const [old, fresh] = [table, 'excluded'].map((from) => columns.map((name) => `${from}.${name}`))
+  return `on conflict (record, n) do update
+    set ${columns.map((name) => `${name} = excluded.${name}`).join(', ')}
+    where (${old}) is distinct from (${fresh})`
+}
+
 /** Puts what is kept beside some records in place of what was. */
 export async function replaceIndexes(
   siteId: string,
@@ -290,10 +307,16 @@ export async function replaceIndexes(
 ): Promise<void> {
   if (indexes.length === 0) return
   const numbers = indexes.map(({ no }) => no)
-  for (const table of ['uses', 'bands', 'looks']) {
-    await tell(`delete from ${table} where record = any($1::bigint[])`, [numbers], transaction)
+  for (const table of indexTables) {
+    const counts = indexes.map(({ index }) => index[table].length)
+    await tell(
+      `delete from ${table} l using unnest($1::bigint[], $2::int[]) as kept (record, count)
+       where l.record = kept.record and l.n >= kept.count`,
+      [numbers, counts],
+      transaction,
+    )
+    const columns = indexColumns[table] as typeof useColumns
+    const rows = keptRows(siteId, indexes, table) as Array<Kept<UseRow>>
+    await insertRows(table, columns, rows, transaction, exchange(table))
   }
-  await insertRows('uses', useColumns, keptRows(siteId, indexes, 'uses'), transaction)
-  await insertRows('bands', bandColumns, keptRows(siteId, indexes, 'bands'), transaction)
-  await insertRows('looks', lookColumns, keptRows(siteId, indexes, 'looks'), transaction)
 }
