@@ -59,15 +59,16 @@ const print = (what: string, ours: number, theirs: number, most: string, unit = 
       `  ×${(ours / theirs).toFixed(2)} (at most ${most})`,
   )
 
-const memory = () =>
-  pids.reduce((sum, pid) => {
-    try {
-      const kb = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]
-      return sum + Number(kb ?? 0) / 1024
-    } catch {
-      return sum
-    }
-  }, 0)
+/** Memory that a process has, in megabytes; none where it has ended. */
+function memoryOf(pid: string): number {
+  try {
+    const kb = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]
+    return Number(kb ?? 0) / 1024
+  } catch {
+    return 0
+  }
+}
+const memory = () => pids.reduce((sum, pid) => sum + memoryOf(pid), 0)
 
 async function makeSite(count: number): Promise<string> {
   const id = `large-${count}`
@@ -91,14 +92,15 @@ const request = {
   scope: 'site',
 }
 
+/** The site that opening is measured against has as many pages as the demo, of the same kind as the others. */
+const FEW = 7
+const few = `large-${FEW}`
+
 async function opening(site: string): Promise<void> {
   const open = async (id: string) => (await (await fetch(`${address}/sites/${id}`)).text()).length
-  await open('tern-and-thistle')
-  const [small, large] = [await open('tern-and-thistle'), await open(site)]
-  const [ours, theirs] = [
-    await times(9, () => open(site)),
-    await times(9, () => open('tern-and-thistle')),
-  ]
+  await open(few)
+  const [small, large] = [await open(few), await open(site)]
+  const [ours, theirs] = [await times(9, () => open(site)), await times(9, () => open(few))]
   print('opening the editor / site of 7 pages', ours, theirs, '1.5')
   print('its HTML', large / 1024, small / 1024, '1.5', 'kB')
 }
@@ -124,8 +126,8 @@ async function questions(site: string): Promise<void> {
 async function dryRuns(site: string, folder: string): Promise<void> {
   const grep = await times(5, () => spawnSync('grep', ['-rio', swept, folder], { maxBuffer: 1e9 }))
   const run = async () => {
-    const { plan } = await call<{ plan: string }>(site, 'sweep/dry-run', { sweep: request })
-    await call(site, `sweep/plans/${plan}?from=0&count=100`)
+    const { first } = await call<{ first: object[] }>(site, 'sweep/dry-run', { sweep: request })
+    if (first.length !== 100) throw new Error(`${first.length} hits`)
   }
   const cold = await timed(run)
   print('dry run to its first hits, cold / grep -rio', cold, grep, '3')
@@ -234,6 +236,7 @@ async function savingBeside(site: string): Promise<void> {
 
 /** What a site of many pages costs, against what everybody has at hand. */
 export async function benchGround(): Promise<void> {
+  await makeSite(FEW)
   for (const count of sizes) {
     const made = await timed(() => makeSite(count))
     const site = `large-${count}`
@@ -245,7 +248,8 @@ export async function benchGround(): Promise<void> {
     await applying(site, folder)
     await publishing(site, count, folder)
     await savingBeside(site)
-    console.log(`memory of server and worker: ${memory().toFixed(0)} MB (at most 400)`)
+    const each = pids.map((pid) => memoryOf(pid).toFixed(0)).join(' + ')
+    console.log(`memory of server and worker: ${memory().toFixed(0)} MB (at most 400), ${each}`)
     rmSync(folder, { recursive: true })
   }
   await closeDatabase()

@@ -160,7 +160,10 @@ export interface DryRun {
   readonly pages: number
   readonly looseBefore: number
   readonly places: readonly HitCount[]
+  /** The first of the hits, `firstHits` at most. */
+  readonly first: readonly HitLine[]
 }
+export const firstHits = 100
 
 /** Some hits of a plan, in the order of places and pages, beginning with number `from`. */
 export interface HitWindow {

@@ -26,7 +26,7 @@ import { tell } from '../database/sets'
 import { loadWhole, tidyUp } from '../records'
 import { loadPage, loadSite } from '../sites'
 import { changesOf } from './edit-records'
-import { placeIds, usesInSite } from '@/core/uses'
+import { usesInSite } from '@/core/uses'
 import { isBound, type SiteDocs, type SlotId } from '@/core/site'
 import type { ColorDecision } from '@/core/site'
 import type { SweepRequest } from '@/core/sweep'
@@ -212,34 +212,6 @@ describe('sweep', () => {
     expect(await stateOf(siteId)).toBe(before)
     await undo(localOwner, siteId, await revisionOf(siteId))
     expect(await stateOf(siteId)).toBe(after)
-  })
-
-  test('hits that are asked for some at a time are those that are asked for at once', async () => {
-    const planned = await dryRun(localOwner, siteId, request)
-    if (!planned.ok) throw new Error(planned.problem.code)
-    const { plan, count } = planned.value
-    const window = async (from: number, many: number) => {
-      const hits = await planHits(localOwner, siteId, plan, from, many)
-      return hits.ok ? hits.value.hits : []
-    }
-    const all = await window(0, 500)
-    expect(all.length).toBe(count)
-    const order = all.map(({ place }) => placeIds.indexOf(place))
-    expect(order).toEqual([...order].sort((a, b) => a - b))
-    for (const size of [1, 7, count - 1]) {
-      const some = []
-      for (let from = 0; from < count; from += size) some.push(...(await window(from, size)))
-      expect(some).toEqual(all)
-    }
-    expect(await window(count, 10)).toEqual([])
-
-    // Asked again before anything changed it is the same plan; after that another, and the old one tells what is there.
-    expect(await dryRun(localOwner, siteId, request)).toEqual(planned)
-    await save(setBrand('#1c5a55'))
-    const later = await dryRun(localOwner, siteId, request)
-    expect(later.ok && later.value.plan).not.toBe(plan)
-    expect((await window(0, 500)).map(({ key }) => key)).toEqual(all.map(({ key }) => key))
-    await undo(localOwner, siteId, await revisionOf(siteId))
   })
 
   test('from a stale window, or with nothing ticked, it changes nothing and leaves no checkpoint', async () => {

@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize'
-import { done, type DryRun, type HitCount, type Result } from '@/core/payloads'
-import { isBound, type Frame } from '@/core/site'
+import { done, firstHits, type DryRun, type HitCount, type Result } from '@/core/payloads'
+import type { Frame } from '@/core/site'
 import { hitFor, type Hit, type SweepRequest } from '@/core/sweep'
 import { placeIds, usesUnder } from '@/core/uses'
 import { questionOf, type UseQuestion } from '@/core/wide'
@@ -8,6 +8,7 @@ import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
 import { loadFrame } from '../records'
+import { bindsOf, readHits } from './plan-hits'
 import { hitsByRecord, keepPlan, keptPlan, planId, renewPlan, type Same } from './plans'
 import { looseColors, whereUses } from './questions'
 import { useOfRow, type UseRow } from './rows'
@@ -20,10 +21,6 @@ type Alike = Pick<
   readonly is_text: boolean
   readonly count: number
 }
-
-/** Whether a hit becomes bound (1), stops to be so (−1), or neither. */
-export const bindsOf = ({ use, becomesBound }: Pick<Hit, 'use' | 'becomesBound'>) =>
-  (Number(becomesBound) - Number(isBound(use.decision))) as -1 | 0 | 1
 
 /** The uses that are asked for, in groups that become the same. */
 function alikeUses(siteId: string, question: UseQuestion, transaction: Transaction) {
@@ -95,7 +92,7 @@ async function think(
   )
   const places = countsOf(taken)
   const pages = new Set(lying.filter(({ kind }) => kind === 'page').map(({ record }) => record))
-  const answer: DryRun = {
+  const answer = {
     plan: id,
     revision,
     count: places.reduce((all, each) => all + each.count, 0),
@@ -123,12 +120,10 @@ export function dryRun(
     const { revision } = found.value
     const id = planId(siteId, actor.userId, revision, request)
     const known = await keptPlan(actor.userId, siteId, id, transaction)
-    if (known) {
-      await renewPlan(id)
-      return done(known.answer)
-    }
-    const plan = await think(siteId, request, id, revision, transaction)
-    await keepPlan(id, siteId, actor.userId, revision, plan)
-    return done(plan.answer)
+    const plan = known ?? (await think(siteId, request, id, revision, transaction))
+    if (known) await renewPlan(id)
+    else await keepPlan(id, siteId, actor.userId, revision, plan)
+    const first = await readHits(siteId, plan, plan.lie, 0, firstHits, transaction)
+    return done({ ...plan.answer, first })
   })
 }

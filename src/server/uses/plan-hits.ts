@@ -2,16 +2,19 @@ import type { Transaction } from 'sequelize'
 import { writeHex } from '@/core/color'
 import { decisionWords } from '@/core/edit'
 import { done, refused, type HitLine, type HitWindow, type Result } from '@/core/payloads'
-import { siteDocs, type ColorDecision, type DocId, type Frame } from '@/core/site'
-import { hitFor, type SweepRequest } from '@/core/sweep'
+import { isBound, siteDocs, type ColorDecision, type DocId, type Frame } from '@/core/site'
+import { hitFor, type Hit, type SweepRequest } from '@/core/sweep'
 import { usesUnder, type PlaceId } from '@/core/uses'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
 import { loadFrame } from '../records'
-import { bindsOf } from './dry-run'
-import { hitsByRecord, keptPlan, whereHits, type HitsThere, type KeptPlan } from './plans'
+import { hitsByRecord, keptPlan, whereHits, type HitsThere, type Plan } from './plans'
 import { useOfRow, type UseRow } from './rows'
+
+/** Whether a hit becomes bound (1), stops to be so (−1), or neither. */
+export const bindsOf = ({ use, becomesBound }: Pick<Hit, 'use' | 'becomesBound'>) =>
+  (Number(becomesBound) - Number(isBound(use.decision))) as -1 | 0 | 1
 
 type HitRow = UseRow & { readonly kind: string; readonly id: string; readonly record: string }
 
@@ -60,7 +63,7 @@ function within(lie: readonly HitsThere[], from: number, count: number) {
 
 async function hitRows(
   siteId: string,
-  plan: KeptPlan,
+  plan: Plan,
   lie: readonly HitsThere[],
   from: number,
   count: number,
@@ -86,6 +89,20 @@ async function hitRows(
     .slice(skip, skip + count)
 }
 
+/** Some hits of a plan, given where all of them lie. */
+export async function readHits(
+  siteId: string,
+  plan: Plan,
+  lie: readonly HitsThere[],
+  from: number,
+  count: number,
+  transaction: Transaction,
+): Promise<HitLine[]> {
+  const rows = await hitRows(siteId, plan, lie, from, count, transaction)
+  const frame = await loadFrame(siteId, transaction)
+  return rows.flatMap((row) => lineOf(frame, row, plan.request))
+}
+
 /** Some hits of a dry run, in the order of places, pages and readers. */
 export function planHits(
   actor: Actor,
@@ -109,8 +126,6 @@ export function planHits(
             each.count,
           ])
     const most = Math.min(count, MOST_HITS)
-    const rows = await hitRows(siteId, plan, lie, from, most, transaction)
-    const frame = await loadFrame(siteId, transaction)
-    return done({ from, hits: rows.flatMap((row) => lineOf(frame, row, plan.request)) })
+    return done({ from, hits: await readHits(siteId, plan, lie, from, most, transaction) })
   })
 }

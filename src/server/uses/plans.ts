@@ -26,7 +26,7 @@ export interface Plan {
   readonly same: readonly Same[]
   /** In the order in which hits are listed. */
   readonly lie: readonly HitsThere[]
-  readonly answer: DryRun
+  readonly answer: Omit<DryRun, 'first'>
 }
 
 /** The uses of a plan, as rows of `u` and `r`; values are counted from `$2`. */

@@ -18,7 +18,15 @@ function runOf(hits: readonly HitLine[]): DryRun {
     const bind = own.filter(({ binds }) => binds > 0).length
     return { place, count: own.length, bind, loosen: own.filter(({ binds }) => binds < 0).length }
   })
-  return { plan: '', revision: 1, count: hits.length, pages: 1, looseBefore: 100, places }
+  return {
+    plan: '',
+    revision: 1,
+    count: hits.length,
+    pages: 1,
+    looseBefore: 100,
+    places,
+    first: [],
+  }
 }
 
 test('however one ticks, the numbers are those of the hits that are ticked, and the sweep is told the same', () => {

@@ -1,30 +1,33 @@
 'use client'
 
-import { useCallback, useEffect, useRef, useState } from 'react'
-import type { DryRun, HitLine } from '@/core/payloads'
+import { useCallback, useMemo, useRef, useState } from 'react'
+import { firstHits, type DryRun, type HitLine } from '@/core/payloads'
 import { useEditor } from '../editor'
 import { problemWords } from '../words'
 
-/** Hits that are asked for at once. */
-const WINDOW = 100
+/** Hits that are asked for at once: a dry run brings the first of them. */
+const WINDOW = firstHits
 
+/** What was asked for beyond the first hits, of one plan. */
 interface Known {
   readonly plan: string
   readonly hits: ReadonlyMap<number, HitLine>
   readonly failure?: string
 }
 
+const nothing: ReadonlyMap<number, HitLine> = new Map()
+
 /** The hits of a dry run, as far as they came into view. */
 export function useHits(run: DryRun | undefined) {
   const { client } = useEditor()
   const plan = run?.plan ?? ''
-  const [known, setKnown] = useState<Known>({ plan, hits: new Map() })
-  const asked = useRef({ plan, windows: new Set<number>() })
+  const [known, setKnown] = useState<Known>({ plan, hits: nothing })
+  const asked = useRef({ plan, windows: new Set([0]) })
 
   const need = useCallback(
     (from: number, to: number) => {
       if (!plan) return
-      if (asked.current.plan !== plan) asked.current = { plan, windows: new Set() }
+      if (asked.current.plan !== plan) asked.current = { plan, windows: new Set([0]) }
       const { windows } = asked.current
       for (let at = Math.floor(from / WINDOW); at * WINDOW < to; at += 1) {
         if (windows.has(at)) continue
@@ -33,7 +36,7 @@ export function useHits(run: DryRun | undefined) {
           if (asked.current.plan !== plan) return
           if (!result.ok) windows.delete(at)
           setKnown((before) => {
-            const hits = new Map(before.plan === plan ? before.hits : [])
+            const hits = new Map(before.plan === plan ? before.hits : nothing)
             if (!result.ok) return { plan, hits, failure: problemWords(result.problem) }
             result.value.hits.forEach((hit, i) => hits.set(at * WINDOW + i, hit))
             return { plan, hits }
@@ -43,7 +46,10 @@ export function useHits(run: DryRun | undefined) {
     },
     [client, plan],
   )
-  useEffect(() => need(0, 1), [need])
-  // Until the first hits of a new run are there, those of the one before stay in sight.
-  return { hits: known.hits, failure: known.plan === plan ? known.failure : undefined, need }
+  const more = known.plan === plan ? known : undefined
+  const hits = useMemo(
+    () => new Map([...(run?.first ?? []).entries(), ...(more?.hits ?? nothing)]),
+    [run, more],
+  )
+  return { hits, failure: more?.failure, need }
 }
