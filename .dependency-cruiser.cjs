@@ -47,7 +47,8 @@ module.exports = {
     },
     {
       name: 'the-browser-parses-no-html',
-      comment: 'Snippets are cleaned where they are stored; their parser is larger than all of the core.',
+      comment:
+        'Snippets are cleaned where they are stored; their parser is larger than all of the core.',
       severity: 'error',
       from: { path: '^src/(ui|workers|core/(?!markup))', pathNot: '\\.test\\.tsx?$' },
       to: { path: '^src/core/markup|(?:^|node_modules/)(sanitize-html|parse5|entities)(/|$)' },

@@ -67,7 +67,7 @@ function failuresOf({ file, suites = [], specs = [] }) {
   return [...failed, ...suites.flatMap(failuresOf)]
 }
 
-async function runBrowser({ address, published }, second, filter) {
+async function runBrowser({ address, published }, second, filter, isLong) {
   const report = path.join(stateFolder, 'playwright.json')
   rmSync(report, { force: true })
   try {
@@ -77,6 +77,7 @@ async function runBrowser({ address, published }, second, filter) {
           EASEL_ADDRESS: address,
           EASEL_PUBLISHED: published,
           EASEL_SECOND: second.address,
+          ...(isLong ? { EASEL_EDITS: '500' } : {}),
           PLAYWRIGHT_JSON_OUTPUT_NAME: report,
           PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
         },
@@ -166,7 +167,7 @@ export async function run({ options: given }) {
         log: 'test-server-2.log',
       })
       try {
-        await runBrowser(running, second, filter)
+        await runBrowser(running, second, filter, isLong)
       } finally {
         await second.stop()
         await running.stop()

@@ -29,10 +29,10 @@ import type { SweepRequest } from '@/core/sweep'
 import type { SiteTransport } from '@/core/sync'
 
 /** A server that cannot be reached counts as a database that is away: keep, wait, send again. */
-async function call<T>(path: string, body?: unknown): Promise<Result<T>> {
+async function callAt<T>(address: string, path: string, body?: unknown): Promise<Result<T>> {
   let response: Response
   try {
-    response = await fetch(`/api/sites/${path}`, {
+    response = await fetch(`${address}/api/sites/${path}`, {
       method: body === undefined ? 'GET' : 'POST',
       cache: 'no-store',
       ...(body === undefined
@@ -53,14 +53,17 @@ async function call<T>(path: string, body?: unknown): Promise<Result<T>> {
   }
 }
 
+const call = <T>(path: string, body?: unknown) => callAt<T>('', path, body)
+
 const query = (values: Readonly<Record<string, string | number | undefined>>) => {
   const given = Object.entries(values).filter(([, value]) => value !== undefined)
   return new URLSearchParams(given.map(([name, value]) => [name, String(value)])).toString()
 }
 
-/** What keeps a site in step with the server. */
-export function siteTransport(site: string): SiteTransport {
+/** What keeps a site in step with the server: that of the page, or another one by its address. */
+export function siteTransport(site: string, address = ''): SiteTransport {
   const at = encodeURIComponent(site)
+  const call = <T>(path: string, body?: unknown) => callAt<T>(address, path, body)
   return {
     loadSite: () => call<LoadedSite>(at),
     loadPage: (page) => call<LoadedPage>(`${at}/pages/${encodeURIComponent(page)}`),
