@@ -4,7 +4,7 @@ import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } fr
 import { fromBytes, writeHex } from '@/core/color'
 import { askPicture } from './ask-picture'
 import { PictureSource } from './picture-source'
-import { Swatch } from '../kit'
+import { arrowSteps, Swatch } from '../kit'
 
 /** Longest side of the picture as it is looked at, in pixels. */
 const LONGEST = 1600
@@ -27,6 +27,61 @@ function hexAt(canvas: HTMLCanvasElement, { x, y }: Spot): string {
   return writeHex(fromBytes([r!, g!, b!]))
 }
 
+type Size = Pick<ImageBitmap, 'width' | 'height'>
+
+const clamped = (x: number, y: number, { width, height }: Size): Spot => ({
+  x: Math.min(width - 1, Math.max(0, Math.floor(x))),
+  y: Math.min(height - 1, Math.max(0, Math.floor(y))),
+})
+
+/** The pixel under the pointer. */
+function spotUnder(event: PointerEvent<HTMLElement>, size: Size): Spot {
+  const bounds = event.currentTarget.getBoundingClientRect()
+  return clamped(
+    ((event.clientX - bounds.left) / bounds.width) * size.width,
+    ((event.clientY - bounds.top) / bounds.height) * size.height,
+    size,
+  )
+}
+
+/** The pixel that an arrow key leads to; with shift ten further. */
+function spotBeside({ x, y }: Spot, size: Size, event: KeyboardEvent): Spot | undefined {
+  const steps = arrowSteps[event.key]
+  if (!steps) return undefined
+  const by = event.shiftKey ? 10 : 1
+  const [down, right] = steps
+  return clamped(x + right * by, y + down * by, size)
+}
+
+/** The pixels around a spot, drawn large. */
+function Lens({ picture, spot }: { readonly picture: ImageBitmap; readonly spot: Spot }) {
+  const lens = useRef<HTMLCanvasElement>(null)
+  useEffect(() => {
+    const context = lens.current?.getContext('2d')
+    if (!context) return
+    const half = (SEEN - 1) / 2
+    const whole = SEEN * ZOOM
+    context.imageSmoothingEnabled = false
+    context.fillStyle = '#d4d4d4'
+    context.fillRect(0, 0, whole, whole)
+    context.drawImage(picture, spot.x - half, spot.y - half, SEEN, SEEN, 0, 0, whole, whole)
+    context.strokeStyle = '#fff'
+    context.lineWidth = 3
+    context.strokeRect(half * ZOOM, half * ZOOM, ZOOM, ZOOM)
+    context.strokeStyle = '#000'
+    context.lineWidth = 1
+    context.strokeRect(half * ZOOM - 1, half * ZOOM - 1, ZOOM + 2, ZOOM + 2)
+  }, [picture, spot])
+  return (
+    <canvas
+      ref={lens}
+      width={SEEN * ZOOM}
+      height={SEEN * ZOOM}
+      className="rounded-full border-2 border-strong"
+    />
+  )
+}
+
 /** A picture of one's own or of the site, looked at through a magnifier, a pixel at a time. */
 export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => void }) {
   const [picture, setPicture] = useState<ImageBitmap>()
@@ -34,36 +89,12 @@ export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => v
   const canvas = useRef<HTMLCanvasElement>(null)
   const [spot, setSpot] = useState<Spot>({ x: 0, y: 0 })
   const [wrong, setWrong] = useState<string>()
-  const lens = useRef<HTMLCanvasElement>(null)
 
   useEffect(() => {
     if (canvas.current && picture) draw(canvas.current, picture)
   }, [picture])
   useEffect(() => {
-    const context = lens.current?.getContext('2d')
-    if (!context || !picture || !canvas.current) return
-    setHex(hexAt(canvas.current, spot))
-    const half = (SEEN - 1) / 2
-    context.imageSmoothingEnabled = false
-    context.fillStyle = '#d4d4d4'
-    context.fillRect(0, 0, SEEN * ZOOM, SEEN * ZOOM)
-    context.drawImage(
-      picture,
-      spot.x - half,
-      spot.y - half,
-      SEEN,
-      SEEN,
-      0,
-      0,
-      SEEN * ZOOM,
-      SEEN * ZOOM,
-    )
-    context.strokeStyle = '#fff'
-    context.lineWidth = 3
-    context.strokeRect(half * ZOOM, half * ZOOM, ZOOM, ZOOM)
-    context.strokeStyle = '#000'
-    context.lineWidth = 1
-    context.strokeRect(half * ZOOM - 1, half * ZOOM - 1, ZOOM + 2, ZOOM + 2)
+    if (canvas.current && picture) setHex(hexAt(canvas.current, spot))
   }, [picture, spot])
 
   const take = async (file: Blob) => {
@@ -73,32 +104,11 @@ export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => v
     setSpot({ x: read.bitmap.width >> 1, y: read.bitmap.height >> 1 })
     setPicture(read.bitmap)
   }
-  const spotAt = (event: PointerEvent<HTMLElement>): Spot => {
-    const bounds = event.currentTarget.getBoundingClientRect()
-    const { width, height } = picture!
-    const within = (share: number, size: number) =>
-      Math.min(size - 1, Math.max(0, Math.floor(share * size)))
-    return {
-      x: within((event.clientX - bounds.left) / bounds.width, width),
-      y: within((event.clientY - bounds.top) / bounds.height, height),
-    }
-  }
   const onKeyDown = (event: KeyboardEvent) => {
-    const by = event.shiftKey ? 10 : 1
-    const steps: Record<string, readonly [number, number]> = {
-      ArrowLeft: [-by, 0],
-      ArrowRight: [by, 0],
-      ArrowUp: [0, -by],
-      ArrowDown: [0, by],
-    }
-    const step = steps[event.key]
-    if (!step) return
+    const next = picture && spotBeside(spot, picture, event)
+    if (!next) return
     event.preventDefault()
-    const { width, height } = picture!
-    setSpot(({ x, y }) => ({
-      x: Math.min(width - 1, Math.max(0, x + step[0])),
-      y: Math.min(height - 1, Math.max(0, y + step[1])),
-    }))
+    setSpot(next)
   }
   return (
     <div className="grid gap-3">
@@ -113,7 +123,7 @@ export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => v
           <button
             type="button"
             aria-label={`The picture; arrow keys move by a pixel, Enter takes ${hex ?? 'the colour'}`}
-            onPointerMove={(event) => setSpot(spotAt(event))}
+            onPointerMove={(event) => setSpot(spotUnder(event, picture))}
             onKeyDown={onKeyDown}
             // Read where the spot is now: what is shown beside it may be a picture behind.
             onClick={() => canvas.current && onPick(hexAt(canvas.current, spot))}
@@ -130,12 +140,7 @@ export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => v
             />
           </button>
           <div className="flex items-center gap-3">
-            <canvas
-              ref={lens}
-              width={SEEN * ZOOM}
-              height={SEEN * ZOOM}
-              className="rounded-full border-2 border-strong"
-            />
+            <Lens picture={picture} spot={spot} />
             <Swatch color={hex ?? 'transparent'} size={56} />
             <span className="code" role="status">
               {hex}

@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react'
 import { roleName, type RoleId } from '@/core/roles'
-import { themesInOrder, type Frame, type ThemeId } from '@/core/site'
+import { themesInOrder, type Frame, type SiteDocs, type Theme, type ThemeId } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { arrowSteps, Segments } from '../kit'
 import { createStageWriter, hitTest, StageFrame, type Box, type StageWriter } from '../stage'
@@ -20,30 +20,13 @@ interface Held {
   readonly writer: StageWriter
 }
 
-interface SpecimenProps {
-  readonly frame: Frame
-  /** Told of the role whose cell is gone to. */
-  readonly onGo: (role: RoleId) => void
-}
-
-/** A page of every kind of element, in one theme or all, each state at will. A click leads to the cell that decides. */
-export function Specimen({ frame, onGo }: SpecimenProps) {
-  const editor = useEditor()
-  const siteId = useEditorState((state) => state.siteId)
-  const cells = useEditorState((state) => state.sheetCells)
-  const [state, setState] = useState<SpecimenState>('rest')
-  const [wanted, setWanted] = useState<string>('all')
+/** The specimen’s own stage: written when its colours change, measured when its size does, with the boxes of chosen cells. */
+function useSpecimenStage(docs: SiteDocs, state: SpecimenState, side: boolean) {
+  const siteId = useEditorState((each) => each.siteId)
+  const cells = useEditorState((each) => each.sheetCells)
   const [held, setHeld] = useState<Held>()
   const [height, setHeight] = useState(400)
   const [boxes, setBoxes] = useState<readonly Box[]>([])
-  const themes = themesInOrder(frame.themes)
-  const shown = themes.filter(({ id }) => wanted === 'all' || wanted === id)
-  const names = shown.map(({ id, name }) => `${id} ${name}`).join('\n')
-  // The page changes with the names of the themes alone; their colours come by the stylesheet.
-  const page = useMemo(() => specimenPage(shown), [names]) // eslint-disable-line react-hooks/exhaustive-deps
-  const docs = useMemo(() => specimenDocs(frame, page), [frame, page])
-  const side = wanted === 'all'
-
   useEffect(() => {
     if (!held) return undefined
     held.writer.write(siteId, docs, specimenId)
@@ -57,6 +40,63 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
     measure()
     return () => observer.disconnect()
   }, [held, docs, siteId, state, side, cells])
+  const open = (document: Document) => setHeld({ document, writer: createStageWriter(document) })
+  return { held, open, height, boxes }
+}
+
+interface SpecimenBarProps {
+  readonly themes: readonly Theme[]
+  /** A theme by its id, or `all`. */
+  readonly wanted: string
+  readonly onWanted: (wanted: string) => void
+  readonly state: SpecimenState
+  readonly onState: (state: SpecimenState) => void
+}
+
+function SpecimenBar({ themes, wanted, onWanted, state, onState }: SpecimenBarProps) {
+  return (
+    <div className="flex items-center gap-2 px-4 py-1.5">
+      <select
+        aria-label="Themes of the specimen"
+        value={wanted}
+        onChange={(event) => onWanted(event.target.value)}
+        className="h-7 rounded-md border border-edge-strong/60 bg-raised px-1.5"
+      >
+        <option value="all">All themes, side by side</option>
+        {themes.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+      <Segments label="State" value={state} options={STATES} onChange={onState} />
+      <span className="min-w-0 flex-1 truncate text-right text-xs text-soft">
+        Click a colour, or walk with the arrow keys; Enter goes to its cell
+      </span>
+    </div>
+  )
+}
+
+interface SpecimenProps {
+  readonly frame: Frame
+  /** Told of the role whose cell is gone to. */
+  readonly onGo: (role: RoleId) => void
+}
+
+/** A page of every kind of element, in one theme or all, each state at will. A click leads to the cell that decides. */
+export function Specimen({ frame, onGo }: SpecimenProps) {
+  const editor = useEditor()
+  const cells = useEditorState((state) => state.sheetCells)
+  const [state, setState] = useState<SpecimenState>('rest')
+  const [wanted, setWanted] = useState<string>('all')
+  const themes = themesInOrder(frame.themes)
+  const shown = themes.filter(({ id }) => wanted === 'all' || wanted === id)
+  const names = shown.map(({ id, name }) => `${id} ${name}`).join('\n')
+  // The page changes with the names of the themes alone; their colours come by the stylesheet.
+  const page = useMemo(() => specimenPage(shown), [names]) // eslint-disable-line react-hooks/exhaustive-deps
+  const docs = useMemo(() => specimenDocs(frame, page), [frame, page])
+  const side = wanted === 'all'
+  const { held, open, height, boxes } = useSpecimenStage(docs, state, side)
 
   const choose = ([role, theme]: readonly [RoleId, ThemeId]) => {
     editor.show({ sheetCells: { roles: [role], themes: [theme] } })
@@ -88,25 +128,13 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
   }
   return (
     <section aria-label="Specimen" className="flex h-[46%] min-h-0 flex-col border-t border-edge">
-      <div className="flex items-center gap-2 px-4 py-1.5">
-        <select
-          aria-label="Themes of the specimen"
-          value={wanted}
-          onChange={(event) => setWanted(event.target.value)}
-          className="h-7 rounded-md border border-edge-strong/60 bg-raised px-1.5"
-        >
-          <option value="all">All themes, side by side</option>
-          {themes.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-        <Segments label="State" value={state} options={STATES} onChange={setState} />
-        <span className="min-w-0 flex-1 truncate text-right text-xs text-soft">
-          Click a colour, or walk with the arrow keys; Enter goes to its cell
-        </span>
-      </div>
+      <SpecimenBar
+        themes={themes}
+        wanted={wanted}
+        onWanted={setWanted}
+        state={state}
+        onState={setState}
+      />
       <div
         role="group"
         tabIndex={0}
@@ -123,11 +151,7 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
           data-testid="specimen"
           onClick={click}
         >
-          <StageFrame
-            title="The specimen"
-            onOpen={(document) => setHeld({ document, writer: createStageWriter(document) })}
-            className="size-full bg-white"
-          />
+          <StageFrame title="The specimen" onOpen={open} className="size-full bg-white" />
           {boxes.map(({ x, y, width, height: tall }, i) => (
             <span
               key={i}
