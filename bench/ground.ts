@@ -9,6 +9,7 @@ import { select, tell } from '@/server/database/sets'
 import { createSite } from '@/server/sites'
 import { inventorySql } from '@/server/uses/inventory'
 import { median } from './browser'
+import { dragSlot } from './dragging'
 import { largeSite, swept } from './large-site'
 
 const address = process.env.EASEL_ADDRESS ?? ''
@@ -213,6 +214,14 @@ async function publishing(site: string, count: number, folder: string): Promise<
   console.log(`publish after one slot change: ${written} file written, ${again.toFixed(0)} ms`)
 }
 
+async function dragging(site: string): Promise<void> {
+  const { script, restyle, long } = await dragSlot(`${address}/sites/${site}`)
+  print('dragging a slot: script / stage’s restyle', script, restyle, '0.5')
+  console.log(
+    `long tasks after the drag rests: ${long.length ? `${long.join(', ')} ms` : 'none'} (none wanted)`,
+  )
+}
+
 async function savingBeside(site: string): Promise<void> {
   let n = 0
   const save = () => {
@@ -243,6 +252,7 @@ export async function benchGround(): Promise<void> {
     const folder = folderOf(count)
     console.log(`\n${count} pages of 105 uses (made in ${(made / 1000).toFixed(1)} s)`)
     await opening(site)
+    for (const each of [few, site]) await dragging(each)
     await questions(site)
     await dryRuns(site, folder)
     await applying(site, folder)
