@@ -66,10 +66,16 @@ test('two windows: the later one is told, loads, and its change is replayed', as
 
 const NEWS = ['**/live?*', '**/changes?*']
 
+const deafWindows: Page[] = []
+test.afterEach(async () => {
+  for (const window of deafWindows.splice(0)) await window.context().close()
+})
+
 /** A window that hears nothing of the others: another browser, whose questions after news get no answer. */
 async function deafWindow(browser: Browser): Promise<Page> {
   const window = await (await browser.newContext()).newPage()
   for (const address of NEWS) await window.route(address, (route) => route.abort())
+  deafWindows.push(window)
   return window
 }
 async function hearAgain(deaf: Page): Promise<void> {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { expect, test } from '@playwright/test'
 import fc from 'fast-check'
+import type { Edit } from '@/core/edit'
 import { anyEditOf, editTable, type EditTypeName } from '@/core/edit/any-edit.fixture'
 import type { LoadedPage, LoadedSite, Result } from '@/core/payloads'
 import { canonicalJson, type PageId } from '@/core/site'
@@ -42,17 +43,27 @@ async function openWindow(address: string): Promise<SiteSync> {
 
 const kinds = Object.keys(editTable) as EditTypeName[]
 
-/** Random edits of what the window shows, now and then a step back or forth, and now and then it looks around. */
+/** Edits of every kind on what the window shows at first, in any order; some no longer fit when their turn comes. */
+function anyEdits(sync: SiteSync, seed: number): Edit[] {
+  const { docs } = sync.getState()
+  const edits = kinds.flatMap((kind) =>
+    fc.sample(anyEditOf(kind, docs), { numRuns: Math.ceil(EDITS / 4), seed }),
+  )
+  const whole = { minLength: edits.length, maxLength: edits.length }
+  return fc.sample(fc.shuffledSubarray(edits, whole), { numRuns: 1, seed })[0]!
+}
+
+/** Random edits, now and then a step back or forth, and now and then it looks around. */
 async function work(sync: SiteSync, seed: number): Promise<number> {
   let done = 0
-  for (let n = 0; done < EDITS && n < EDITS * 40; n += 1) {
-    const [pick] = fc.sample(fc.nat(99), { numRuns: 1, seed: seed + n })
-    if (pick! < 2) await sync.step(pick! < 1 ? 'undo' : 'redo')
-    if (pick! < 20) await sync.catchUp()
-    const kind = kinds[(seed + n * 7) % kinds.length]!
-    const [edit] = fc.sample(anyEditOf(kind, sync.getState().docs), { numRuns: 1, seed: seed + n })
+  const picks = fc.sample(fc.nat(99), { numRuns: 20_000, seed })
+  for (const [n, edit] of anyEdits(sync, seed).entries()) {
+    if (done === EDITS) break
+    const pick = picks[n % picks.length]!
+    if (pick < 2) await sync.step(pick < 1 ? 'undo' : 'redo')
+    if (pick < 20) await sync.catchUp()
     const before = sync.getState().docs
-    if (sync.dispatch(edit!) === undefined && sync.getState().docs !== before) done += 1
+    if (sync.dispatch(edit) === undefined && sync.getState().docs !== before) done += 1
     if (sync.getState().pending.length > 20) await sync.catchUp()
     await new Promise((resolve) => setTimeout(resolve, 5))
   }

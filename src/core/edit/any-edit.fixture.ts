@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import type * as z from 'zod'
 import { kindOf } from '../elements'
-import { textFault, type SiteDocs } from '../site'
+import { fontSchema, fontVersion, textFault, type SiteDocs } from '../site'
 import { editKinds, type Edit } from './edits'
 
 /** Names that every object answers to, and names that are no id; a site must take none of them for something that is there. */
@@ -113,8 +113,11 @@ function anyOf(schema: Schema, pools: Pools, member: string, depth = 0): fc.Arbi
       return fc.constantFrom(...(def.values as unknown[]))
     case 'enum':
       return fc.constantFrom(...Object.values(def.entries as Record<string, string>))
-    case 'string':
-      return fc.constantFrom(...(pools.texts[member] ?? pools.texts.name!))
+    case 'string': {
+      const own = pools.texts[member] ?? pools.texts.name!
+      // Where the site has none, one that it once had.
+      return fc.constantFrom(...(own.length ? own : ['gone']))
+    }
     case 'number':
       return fc.integer({
         min: Math.max(-1000, bag.minimum ?? -1000),
@@ -187,6 +190,18 @@ function anyObject(def: Def, pools: Pools, depth: number): fc.Arbitrary<unknown>
 export const editTable = editKinds
 export type EditTypeName = keyof typeof editTable
 
+/** A font of one’s own. */
+export const aFont = fontSchema.parse({
+  schema: fontVersion,
+  id: 'own-sans',
+  file: 'a'.repeat(64),
+  fileName: 'own-sans.woff2',
+  family: 'Own Sans',
+  style: 'normal',
+  weights: [300, 800],
+  license: 'Made for the test',
+})
+
 /** Edits that carry whole records: made from those of the site. */
 const madeFromSite: Readonly<Partial<Record<EditTypeName, (docs: SiteDocs) => unknown>>> = {
   addPage: ({ pages }) => ({
@@ -199,7 +214,7 @@ const madeFromSite: Readonly<Partial<Record<EditTypeName, (docs: SiteDocs) => un
   }),
   addFont: ({ fonts }) => ({
     type: 'addFont',
-    font: { ...Object.values(fonts)[0]!, id: 'extra', fileName: 'extra.woff2' },
+    font: { ...(Object.values(fonts)[0] ?? aFont), id: 'extra', fileName: 'extra.woff2' },
   }),
 }
 

@@ -3,8 +3,6 @@ import { demoSites } from '@demo/sites'
 import { renderSiteCss, shadesOnPages, type Whereabouts } from '../render'
 import {
   canonicalJson,
-  fontSchema,
-  fontVersion,
   isWholeRecord,
   recordsOf,
   siteDocs,
@@ -12,22 +10,18 @@ import {
   type RecordChange,
   type SiteDocs,
 } from '../site'
-import { anyEditOf, anyNastyEditOf, editTable, type EditTypeName } from './any-edit.fixture'
+import {
+  aFont as font,
+  anyEditOf,
+  anyNastyEditOf,
+  editTable,
+  type EditTypeName,
+} from './any-edit.fixture'
 import { applyEdit, changedDocs, describeEdit, inverseOf } from './apply'
 import { checkEdit, editKinds, editSchema, type Edit } from './edits'
 
 const [tern] = demoSites
 const study = { id: 'plum', name: 'Plum', colors: [{ value: '#5b2a86' }] }
-const font = fontSchema.parse({
-  schema: fontVersion,
-  id: 'own-sans',
-  file: 'a'.repeat(64),
-  fileName: 'own-sans.woff2',
-  family: 'Own Sans',
-  style: 'normal',
-  weights: [300, 800],
-  license: 'Made for the test',
-})
 const docs: SiteDocs = siteDocs({ ...tern!.frame, studies: [study] }, tern!.pages, tern!.pictures, [
   font,
 ])
