@@ -6,8 +6,8 @@ import type { Body, SiteElement } from '../site'
 /** Files of the site are no matter of snippets. */
 const nowhere = () => undefined
 
-/** A snippet with what it may hold: words, boxes, pictures and style attributes; nothing that runs or loads from elsewhere. What is clean stays as it is. */
-export function cleanSnippet(html: string): string {
+/** One pass over a snippet: what may not stand in it is left out. */
+function cleanOnce(html: string): string {
   return sanitize(html, {
     allowedTags: [
       ...sanitize.defaults.allowedTags,
@@ -43,6 +43,23 @@ export function cleanSnippet(html: string): string {
     },
     parser: { lowerCaseAttributeNames: false },
   })
+}
+
+/** Passes until nothing changes any more; each mends nesting that the one before has left. */
+const MOST_PASSES = 10
+
+/**
+ * A snippet with what it may hold: words, boxes, pictures and style attributes;
+ * nothing that runs or loads from elsewhere. What is clean stays as it is.
+ */
+export function cleanSnippet(html: string): string {
+  let clean = cleanOnce(html)
+  for (let pass = 1; pass < MOST_PASSES; pass += 1) {
+    const next = cleanOnce(clean)
+    if (next === clean) return clean
+    clean = next
+  }
+  return clean
 }
 
 function cleaned(element: SiteElement): SiteElement {
