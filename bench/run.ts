@@ -7,6 +7,7 @@ import { benchReading } from './reading'
 import { benchSaving } from './saving'
 import { benchShades } from './shades'
 import { benchSheet } from './sheet'
+import { benchStart } from './start'
 
 /** Every measurement; ratios within one run, since machines differ. Names narrow them. */
 const measurements: Readonly<Record<string, () => void | Promise<void>>> = {
@@ -16,6 +17,7 @@ const measurements: Readonly<Record<string, () => void | Promise<void>>> = {
   sheet: benchSheet,
   reading: benchReading,
   saving: benchSaving,
+  start: benchStart,
   ground: benchGround,
   extraction: benchExtraction,
   'main-thread': benchMainThread,

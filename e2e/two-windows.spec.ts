@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { setImmediate as nextTurn } from 'node:timers/promises'
 import { expect, test } from '@playwright/test'
 import fc from 'fast-check'
 import type { Edit } from '@/core/edit'
@@ -65,7 +66,8 @@ async function work(sync: SiteSync, seed: number): Promise<number> {
     const before = sync.getState().docs
     if (sync.dispatch(edit) === undefined && sync.getState().docs !== before) done += 1
     if (sync.getState().pending.length > 20) await sync.catchUp()
-    await new Promise((resolve) => setTimeout(resolve, 5))
+    // Whatever came from the server meanwhile is taken in between.
+    await nextTurn()
   }
   return done
 }

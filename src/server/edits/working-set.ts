@@ -80,7 +80,7 @@ export async function workingSet(siteId: string, transaction: Transaction): Prom
   ): Promise<EditProblem | undefined> {
     for (const ref of changes) {
       const record = recordAt(next, ref)
-      const fault = record && faultOf(ref.kind, record)
+      const fault = record && faultOf(ref.kind, record, recordAt(docs, ref))
       if (fault) return fault
     }
     docs = next

@@ -123,7 +123,7 @@ export function dryRun(
     const plan = known ?? (await think(siteId, request, id, revision, transaction))
     if (known) await renewPlan(id)
     else await keepPlan(id, siteId, actor.userId, revision, plan)
-    const first = await readHits(siteId, plan, plan.lie, 0, firstHits, transaction)
+    const first = await readHits(siteId, plan, plan.lie, { from: 0, count: firstHits }, transaction)
     return done({ ...plan.answer, first })
   })
 }

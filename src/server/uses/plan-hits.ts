@@ -46,8 +46,14 @@ function lineOf(frame: Frame, row: HitRow, request: SweepRequest): HitLine[] {
 /** Most hits in one answer. */
 const MOST_HITS = 500
 
+/** So many hits, beginning with number `from`. */
+interface Span {
+  readonly from: number
+  readonly count: number
+}
+
 /** Where hits lie that a window shows, and how many of them come before it. */
-function within(lie: readonly HitsThere[], from: number, count: number) {
+function within(lie: readonly HitsThere[], { from, count }: Span) {
   let before = 0
   let skipped = 0
   const shown: HitsThere[] = []
@@ -65,11 +71,10 @@ async function hitRows(
   siteId: string,
   plan: Plan,
   lie: readonly HitsThere[],
-  from: number,
-  count: number,
+  span: Span,
   transaction: Transaction,
 ): Promise<HitRow[]> {
-  const { shown, skip } = within(lie, from, count)
+  const { shown, skip } = within(lie, span)
   if (shown.length === 0) return []
   const { sql, bind } = whereHits(plan)
   const at = 2 + bind.length
@@ -82,11 +87,13 @@ async function hitRows(
   const there = new Map<string, HitRow[]>()
   for (const row of rows) {
     const key = `${row.place} ${row.record}`
-    there.set(key, [...(there.get(key) ?? []), row])
+    const own = there.get(key)
+    if (own) own.push(row)
+    else there.set(key, [row])
   }
   return shown
     .flatMap(([place, record]) => there.get(`${place} ${record}`) ?? [])
-    .slice(skip, skip + count)
+    .slice(skip, skip + span.count)
 }
 
 /** Some hits of a plan, given where all of them lie. */
@@ -94,11 +101,10 @@ export async function readHits(
   siteId: string,
   plan: Plan,
   lie: readonly HitsThere[],
-  from: number,
-  count: number,
+  span: Span,
   transaction: Transaction,
 ): Promise<HitLine[]> {
-  const rows = await hitRows(siteId, plan, lie, from, count, transaction)
+  const rows = await hitRows(siteId, plan, lie, span, transaction)
   const frame = await loadFrame(siteId, transaction)
   return rows.flatMap((row) => lineOf(frame, row, plan.request))
 }
@@ -125,7 +131,7 @@ export function planHits(
             each.record,
             each.count,
           ])
-    const most = Math.min(count, MOST_HITS)
-    return done({ from, hits: await readHits(siteId, plan, lie, from, most, transaction) })
+    const span = { from, count: Math.min(count, MOST_HITS) }
+    return done({ from, hits: await readHits(siteId, plan, lie, span, transaction) })
   })
 }
