@@ -70,7 +70,7 @@ export function InventoryList({ inventory, chosen, onChoose }: InventoryListProp
                   style={{ width: `${(entry.count / most) * 100}%` }}
                 />
               </span>
-              <span className="code">{entry.count}</span>
+              <span className="code">{entry.count.toLocaleString('en-GB')}</span>
             </button>
           </li>
         ))}

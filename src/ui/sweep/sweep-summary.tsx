@@ -60,7 +60,11 @@ interface ProgressProps {
 function Progress({ job, onCancel }: ProgressProps) {
   return (
     <div className="grid gap-2">
-      <progress className="h-2 w-full accent-(--strong)" value={job.progress} max={1}>
+      <progress
+        className="h-2 w-full appearance-none overflow-hidden rounded-full bg-well [&::-moz-progress-bar]:bg-strong [&::-webkit-progress-bar]:bg-well [&::-webkit-progress-value]:bg-strong"
+        value={job.progress}
+        max={1}
+      >
         {Math.round(job.progress * 100)} %
       </progress>
       <div className="flex items-center justify-between">

@@ -90,7 +90,7 @@ export function Pan(props: PanProps) {
             className="code text-soft"
             title={`Colours ${counted(count, 'thing')} on this site`}
           >
-            {count}
+            {count.toLocaleString('en-GB')}
           </span>
         </span>
       )}
