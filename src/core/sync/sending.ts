@@ -1,7 +1,9 @@
 import type { Problem } from '../payloads'
 import { afterRefusal, pauseAfterStale, triesInDoubt } from './after-refusal'
 import { nextBatch } from './batch'
+import type { ClashWatch } from './clash-watch'
 import { lostEdit } from './replay'
+import type { Layers } from './layers'
 import type { Standing } from './standing'
 import type { SyncState } from './state'
 import type { Held } from './store'
@@ -17,12 +19,14 @@ const idsOf = (edits: readonly PendingEdit[]) => edits.map(({ clientId }) => cli
 interface SendingNeeds {
   readonly held: Held<SyncState>
   readonly transport: SiteTransport
+  readonly watch: ClashWatch
   readonly standing: Standing
+  readonly layers: Layers
   readonly after: Surroundings['after']
 }
 
 /** Sends what waits in the background, in its order, until all of it is stored or told. Ends when there is nothing to do but wait. */
-export function createSending({ held, transport, standing, after }: SendingNeeds) {
+export function createSending({ held, transport, watch, standing, layers, after }: SendingNeeds) {
   const { getState, setState } = held
   let flushing: Promise<void> | undefined
   let stopRetry: () => void = () => undefined
@@ -42,7 +46,8 @@ export function createSending({ held, transport, standing, after }: SendingNeeds
   async function setAside(edits: readonly PendingEdit[], problem: Problem): Promise<boolean> {
     const lost = edits.map((each) => lostEdit(each, problem))
     setState({ lost: [...getState().lost, ...lost] })
-    standing.takeBack(idsOf(edits))
+    watch.drop(idsOf(edits))
+    layers.lift(idsOf(edits))
     await standing.catchUp()
     return true
   }
@@ -91,7 +96,7 @@ export function createSending({ held, transport, standing, after }: SendingNeeds
     most = Math.min(MOST, most * 2)
     // Where the rest cannot be had just now, what was stored is sent again, and passed over.
     const isHere = await standing.follow(sent.value)
-    if (isHere) standing.landed(idsOf(batch))
+    if (isHere) layers.lift(idsOf(batch))
     return isHere
   }
 

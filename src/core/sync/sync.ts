@@ -1,20 +1,13 @@
-import { applyEdit, checkEdit, describeEdit, type Edit, type EditProblem } from '../edit'
-import {
-  refused,
-  type JobResult,
-  type LiveNews,
-  type LoadedPage,
-  type LoadedSite,
-  type Problem,
-  type Result,
-} from '../payloads'
+import type { Edit, EditProblem } from '../edit'
+import type { JobResult, LiveNews, LoadedPage, LoadedSite, Problem, Result } from '../payloads'
 import { siteDocs, type PageId } from '../site'
 import { looksOf, mergeLooks } from '../uses'
 import type { WideIntent } from '../wide'
-import { isSendable, readUnsent } from './batch'
+import { readUnsent } from './batch'
+import { createCarrying } from './carrying'
 import { createClashWatch } from './clash-watch'
-import { lostEdit, refusal } from './replay'
-import { createFollowing } from './following'
+import { createErrands } from './errands'
+import { createLayers } from './layers'
 import { createSending } from './sending'
 import { createStanding } from './standing'
 import { hold } from './store'
@@ -86,8 +79,9 @@ export function createSync(
   const watch = createClashWatch()
   const keep = (pending: readonly PendingEdit[]) =>
     keepUnsent(pending.length ? JSON.stringify(pending) : null)
-  const standing = createStanding({ held, transport, watch, first: getState().docs, keep })
-  const sending = createSending({ held, transport, standing, after })
+  const layers = createLayers({ held, watch, first: getState().docs, keep })
+  const standing = createStanding({ held, transport, watch, layers })
+  const sending = createSending({ held, transport, watch, standing, layers, after })
   /** The pages that were asked for, the last one at the end. */
   let asked: readonly PageId[] = [firstPage.page.id]
   /** The newest revision that was heard of. */
@@ -99,67 +93,9 @@ export function createSync(
     if (heard > getState().revision) await standing.catchUp()
   }
 
-  /** Carries an edit out here and sends it; gives what is wrong with it, and then nothing is changed. */
-  function attempt(edit: Edit): Problem | undefined {
-    const { docs } = getState()
-    const checked = checkEdit(edit)
-    if (!checked.ok) return { code: 'invalid', where: checked.where, what: checked.what }
-    if (!isSendable(edit)) return { code: 'too-large' }
-    const result = applyEdit(docs, edit)
-    if (!result.ok) return refusal(result.problem)
-    if (result.changes.length === 0) return undefined
-    const clientId = newId()
-    const told = describeEdit(edit, docs)
-    watch.remember(clientId, told, docs, result.changes)
-    standing.lay({ clientId, edit, told, changes: result.changes, after: result.docs })
-    void flush()
-    return undefined
-  }
-
-  function dispatch(edit: Edit): EditProblem | undefined {
-    const problem = attempt(edit)
-    if (!problem) return undefined
-    if (problem.code === 'edit-refused') return problem.problem
-    return problem.code === 'too-large' ? 'too-much' : 'malformed'
-  }
-
-  function carryOut(edit: Edit): boolean {
-    const problem = attempt(edit)
-    if (problem) {
-      const told = describeEdit(edit, getState().docs)
-      setState({ lost: [...getState().lost, lostEdit({ clientId: '', edit, told }, problem)] })
-    }
-    return !problem
-  }
-
-  /** One after the other: each needs the revision that the one before it left. */
-  let inTurn: Promise<unknown> = Promise.resolve()
-  function onServer<T>(work: (base: number) => Promise<Result<T>>): Promise<Result<T>> {
-    const turn = inTurn.then(async () => {
-      await flush()
-      if (getState().pending.length) return refused({ code: 'database-away' })
-      const result = await work(getState().revision)
-      if (!result.ok && result.problem.code === 'stale') await standing.catchUp()
-      return result
-    })
-    inTurn = turn.catch(() => undefined)
-    return turn
-  }
-
-  const { note, outcome } = createFollowing({ held, transport, after, catchUp: standing.catchUp })
-
-  async function step(kind: 'undo' | 'redo'): Promise<Problem | undefined> {
-    const result = await onServer<unknown>(async (base) => {
-      const stepped = await transport.step(kind, base)
-      if (!stepped.ok) return stepped
-      // What we put no longer counts as ours where we took it back ourselves.
-      watch.forget()
-      if ('job' in stepped.value) return outcome({ ok: true, value: stepped.value.job })
-      await standing.follow(stepped.value)
-      return stepped
-    })
-    return result.ok ? undefined : result.problem
-  }
+  const { dispatch, carryOut } = createCarrying({ held, watch, layers, newId, flush })
+  const needs = { held, transport, watch, standing, after, flush }
+  const { note, onServer, step, wide, publish, cancel } = createErrands(needs)
 
   return {
     getState,
@@ -168,16 +104,9 @@ export function createSync(
     carryOut,
     step,
     onServer,
-    wide: (intent) =>
-      onServer(async () => {
-        watch.forget()
-        return outcome(await transport.wide('any', intent))
-      }),
-    publish: () => onServer(async () => outcome(await transport.publish())),
-    async cancel(job) {
-      const result = await transport.cancel(job)
-      return result.ok ? undefined : result.problem
-    },
+    wide,
+    publish,
+    cancel,
     async holdPage(page) {
       if (!getState().docs.pages[page]) {
         const loaded = await standing.loadPage(page)
@@ -209,7 +138,7 @@ export function createSync(
         const told = 'What this window had not sent before'
         setState({ lost: [...getState().lost, { told, problem: { code: 'unreadable' } }] })
       } else if (left.length) {
-        standing.relay(left)
+        layers.relay(left)
         void flush()
       }
     },

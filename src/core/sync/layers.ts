@@ -1,0 +1,96 @@
+import type { SiteDocs } from '../site'
+import type { Absorbed } from './absorb'
+import type { Clash, ClashWatch } from './clash-watch'
+import { replay, type Laid } from './replay'
+import type { LostEdit, SyncState } from './state'
+import type { Held } from './store'
+import type { PendingEdit } from './transport'
+
+/** The stored state as this window knows it, and what lies on it that is not stored yet. */
+export interface Layers {
+  readonly stored: () => SiteDocs
+  readonly laid: () => readonly Laid[]
+  /** Puts an edit of ours on top. */
+  readonly lay: (edit: Laid) => void
+  /** Makes what waits anew on the stored state; what no longer fits is told. */
+  readonly relay: (pending: readonly PendingEdit[]) => void
+  /** Takes edits out of what waits; what lies on them is made anew. */
+  readonly lift: (clientIds: readonly string[]) => void
+  /** Puts another stored state below, and makes what waits anew on it. */
+  readonly relayOn: (stored: SiteDocs) => void
+  /** Takes in what landed: of ours just as it lay here nothing has to be made anew, over others' all that waits. */
+  readonly settle: (landed: Pick<Absorbed, 'stored' | 'laid' | 'isForeign'>) => void
+  readonly tellClashes: (clashes: readonly Clash[]) => void
+}
+
+interface LayersNeeds {
+  readonly held: Held<SyncState>
+  readonly watch: ClashWatch
+  readonly first: SiteDocs
+  /** Keeps what waits where a reload of the window finds it. */
+  readonly keep: (pending: readonly PendingEdit[]) => void
+}
+
+const unlaid = ({ clientId, edit, told }: Laid): PendingEdit => ({
+  clientId,
+  edit,
+  ...(told === undefined ? {} : { told }),
+})
+
+export function createLayers({ held, watch, first, keep }: LayersNeeds): Layers {
+  const { getState, setState } = held
+  let stored = first
+  let laid: readonly Laid[] = []
+
+  function show(docs: SiteDocs): void {
+    const pending = laid.map(unlaid)
+    setState({ docs, pending })
+    keep(pending)
+  }
+
+  function tellLost(lost: readonly LostEdit[]): void {
+    if (lost.length) setState({ lost: [...getState().lost, ...lost] })
+  }
+
+  function tellClashes(clashes: readonly Clash[]): void {
+    if (clashes.length) setState({ clashes: [...getState().clashes, ...clashes] })
+  }
+
+  function relay(pending: readonly PendingEdit[]): void {
+    const made = replay(stored, pending, watch)
+    laid = made.laid
+    const kept = new Set(laid.map(({ clientId }) => clientId))
+    watch.drop(pending.flatMap(({ clientId }) => (kept.has(clientId) ? [] : [clientId])))
+    show(made.docs)
+    tellLost(made.lost)
+    tellClashes([...made.clashes, ...watch.changedSince(made.docs, [...kept])])
+  }
+
+  return {
+    stored: () => stored,
+    laid: () => laid,
+    lay(edit) {
+      laid = [...laid, edit]
+      setState({ canUndo: true, canRedo: false })
+      show(edit.after)
+    },
+    relay,
+    lift(clientIds) {
+      const gone = new Set(clientIds)
+      const left = laid.filter(({ clientId }) => !gone.has(clientId))
+      if (left.length < laid.length) relay(left)
+    },
+    relayOn(docs) {
+      stored = docs
+      relay(laid)
+    },
+    settle(landed) {
+      const hasLanded = landed.laid.length < laid.length
+      stored = landed.stored
+      laid = landed.laid
+      if (landed.isForeign) relay(laid)
+      else if (hasLanded) show(laid.at(-1)?.after ?? stored)
+    },
+    tellClashes,
+  }
+}
