@@ -59,6 +59,17 @@ test('elements that are coloured alike are one look', () => {
   expect(home.reduce((sum, { count }) => sum + count, 0)).toBe(elements + bands.length)
 })
 
+test('what colour a slot has does not matter to its reach; it may even be empty', () => {
+  const { palette } = docs.frame
+  const slots = Object.values(palette.slots).map((slot, i) => {
+    const value = i % 3 === 0 ? null : `oklch(${40 + (i % 5) * 10}% 0.1 ${i * 40})`
+    return [slot.id, { ...slot, value }] as const
+  })
+  const other = { ...docs.frame, palette: { ...palette, slots: Object.fromEntries(slots) } }
+  const all = mergeLooks(...looks)
+  expect(reachOf(other, all)).toEqual(reachOf(docs.frame, all))
+})
+
 test('elements by the style they take', () => {
   const { styles } = reachOf(docs.frame, looks.slice(1).flat())
   expect(styles).toEqual({ booking: 2, sale: 2, ticket: 1 })

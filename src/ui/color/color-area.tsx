@@ -14,7 +14,8 @@ const HATCH = [
 interface ColorAreaProps {
   readonly model: ColorModel
   readonly at: Coordinates
-  readonly onMove: (at: Coordinates) => void
+  /** Moves from where it is by now, which `at` may follow later; gives where it came to. */
+  readonly onMove: (move: (at: Coordinates) => Coordinates) => Coordinates
 }
 
 function drawArea(canvas: HTMLCanvasElement, model: ColorModel, rest: number): void {
@@ -40,24 +41,37 @@ const clamp = (value: number, most: number) => Math.min(most, Math.max(0, value)
 /** Two channels at once; what sRGB cannot show is hatched, and can be taken all the same. */
 export function ColorArea({ model, at, onMove }: ColorAreaProps) {
   const canvas = useRef<HTMLCanvasElement>(null)
+  const thumb = useRef<HTMLSpanElement>(null)
   const [across, up, other] = model.area
   const rest = Math.round(at[other]!)
   useEffect(() => {
     if (canvas.current) drawArea(canvas.current, model, rest)
   }, [model, rest])
 
-  const move = (x: number, y: number) => {
-    const next = [...at] as [number, number, number]
-    next[across] = clamp(x, model.channels[across]!.max)
-    next[up] = clamp(y, model.channels[up]!.max)
-    onMove(next)
+  const place = (to: Coordinates, channel: number) =>
+    clamp((to[channel]! / model.channels[channel]!.max) * 100, 100)
+  const placed = (to: Coordinates) => ({
+    left: `${place(to, across)}%`,
+    top: `${100 - place(to, up)}%`,
+  })
+  /** The thumb goes along at once; everything else is drawn anew more calmly. */
+  const move = (x: (from: number) => number, y: (from: number) => number) => {
+    const next = onMove((from) => {
+      const to = [...from] as [number, number, number]
+      to[across] = clamp(x(from[across]!), model.channels[across]!.max)
+      to[up] = clamp(y(from[up]!), model.channels[up]!.max)
+      return to
+    })
+    if (thumb.current) Object.assign(thumb.current.style, placed(next))
   }
   const point = (event: PointerEvent<HTMLDivElement>) => {
     if (!(event.buttons & 1)) return
     const bounds = event.currentTarget.getBoundingClientRect()
+    const x = ((event.clientX - bounds.left) / bounds.width) * model.channels[across]!.max
+    const y = (1 - (event.clientY - bounds.top) / bounds.height) * model.channels[up]!.max
     move(
-      ((event.clientX - bounds.left) / bounds.width) * model.channels[across]!.max,
-      (1 - (event.clientY - bounds.top) / bounds.height) * model.channels[up]!.max,
+      () => x,
+      () => y,
     )
   }
   const onKeyDown = (event: KeyboardEvent) => {
@@ -72,11 +86,10 @@ export function ColorArea({ model, at, onMove }: ColorAreaProps) {
     if (!step) return
     event.preventDefault()
     move(
-      at[across]! + step[0] * model.channels[across]!.step,
-      at[up]! + step[1] * model.channels[up]!.step,
+      (from) => from + step[0] * model.channels[across]!.step,
+      (from) => from + step[1] * model.channels[up]!.step,
     )
   }
-  const place = (channel: number) => (at[channel]! / model.channels[channel]!.max) * 100
   const told = `${model.channels[across]!.label} ${model.channels[across]!.write(at[across]!)}, ${model.channels[up]!.label} ${model.channels[up]!.write(at[up]!)}`
   return (
     <div
@@ -97,9 +110,10 @@ export function ColorArea({ model, at, onMove }: ColorAreaProps) {
     >
       <canvas ref={canvas} width={COLUMNS} height={ROWS} className="block size-full" />
       <span
+        ref={thumb}
         aria-hidden
         className="pointer-events-none absolute size-3.5 -translate-1/2 rounded-full border-2 border-white shadow-[0_0_0_1.5px_#000]"
-        style={{ left: `${clamp(place(across), 100)}%`, top: `${100 - clamp(place(up), 100)}%` }}
+        style={placed(at)}
       />
     </div>
   )

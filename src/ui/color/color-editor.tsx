@@ -4,7 +4,6 @@ import { Minus, Plus } from 'lucide-react'
 import { useState } from 'react'
 import { useStore } from 'zustand'
 import {
-  colorKey,
   colorOf,
   isOutOfGamut,
   sameHue,
@@ -16,17 +15,12 @@ import {
 import { IconButton, Segments, Slider, Swatch, TextField } from '../kit'
 import { ColorArea } from './color-area'
 import { Codes } from './color-codes'
-import {
-  colorModels,
-  coordinatesOf,
-  type ColorModelId,
-  type ColorModel,
-  type Coordinates,
-} from './color-models'
+import { colorModels, type ColorModelId, type ColorModel, type Coordinates } from './color-models'
 import { DropperButtons } from './droppers'
 import { readColorText } from './read-color'
 import { Readings, type ReadsOn } from './readings'
 import { noteRecent, recentColors } from './recent'
+import { useMoves } from './use-moves'
 
 interface ColorEditorProps {
   /** The colour as CSS text; empty for none. */
@@ -65,27 +59,32 @@ function trackOf(model: ColorModel, at: Coordinates, channel: number): string {
 export function ColorEditor(props: ColorEditorProps) {
   const { value, onDrag, onCommit, readsOn = [], wide } = props
   const [modelId, setModelId] = useState<ColorModelId>('oklch')
-  const [held, setHeld] = useState<{ readonly at: Coordinates; readonly key: string }>()
+  const moves = useMoves()
   const recent = useStore(recentColors, (state) => state.colors)
   const model: ColorModel = colorModels[modelId]
   const color = colorOf(value) ?? white
-  // Where the value is what was moved to last, the place on the area stays, also where hex rounds it.
-  const at = held?.key === colorKey(color) ? held.at : coordinatesOf(model, color, held?.at)
+  const at = moves.placeOf(model, color)
 
   const take = (next: Color, commit = false) => {
     const text = written(next)
-    if (commit) noteRecent(writeHex(next))
-    ;(commit ? onCommit : onDrag)(text)
+    if (!commit) return onDrag(text)
+    noteRecent(writeHex(next))
+    moves.over()
+    onCommit(text)
   }
-  const move = (next: Coordinates, alpha = color.alpha, commit = false) => {
-    const moved = model.color(next, alpha)
-    setHeld({ at: next, key: colorKey(colorOf(written(moved))!) })
-    take(moved, commit)
+  const move = (to: (from: Coordinates) => Coordinates, alpha?: number) => {
+    const [from, opacity] = moves.now() ?? [at, color.alpha]
+    const next = to(from)
+    const moved = model.color(next, alpha ?? opacity)
+    moves.note(next, colorOf(written(moved))!)
+    take(moved)
+    return next
   }
   const takeText = (typed: string) => {
     const read = readColorText(typed)
     if ('wrong' in read) return read.wrong
     noteRecent(writeHex(colorOf(read.value)!))
+    moves.over()
     onCommit(read.value)
     return undefined
   }
@@ -100,7 +99,7 @@ export function ColorEditor(props: ColorEditorProps) {
             options={MODELS}
             onChange={(next) => {
               setModelId(next)
-              setHeld(undefined)
+              moves.forget()
             }}
           />
           <span className="flex-1" />
@@ -112,7 +111,7 @@ export function ColorEditor(props: ColorEditorProps) {
           </IconButton>
           <DropperButtons onPick={(hex) => take(colorOf(hex)!, true)} />
         </div>
-        <ColorArea model={model} at={at} onMove={(next) => move(next)} />
+        <ColorArea model={model} at={at} onMove={move} />
         <div>
           {model.channels.map((channel, i) => (
             <Slider
@@ -124,7 +123,10 @@ export function ColorEditor(props: ColorEditorProps) {
               told={`${channel.write(at[i]!)}${channel.unit}`}
               track={trackOf(model, at, i)}
               onChange={(next) =>
-                move(at.map((each, j) => (j === i ? next : each)) as unknown as Coordinates)
+                move(
+                  (from) =>
+                    from.map((each, j) => (j === i ? next : each)) as unknown as Coordinates,
+                )
               }
             />
           ))}
@@ -134,7 +136,7 @@ export function ColorEditor(props: ColorEditorProps) {
             max={100}
             told={`${Math.round(color.alpha * 100)}%`}
             track={`linear-gradient(to right, transparent, ${writeHex({ ...color, alpha: 1 })})`}
-            onChange={(alpha) => move(at, alpha / 100)}
+            onChange={(alpha) => move((from) => from, alpha / 100)}
           />
         </div>
       </div>
@@ -155,7 +157,7 @@ export function ColorEditor(props: ColorEditorProps) {
                 type="button"
                 title={hex}
                 aria-label={`Recent: ${hex}`}
-                onClick={() => onCommit(hex)}
+                onClick={() => takeText(hex)}
                 className="see-through size-6 overflow-hidden rounded border border-black/20"
               >
                 <span className="block size-full" style={{ background: hex }} />

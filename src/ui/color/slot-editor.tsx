@@ -1,6 +1,6 @@
 'use client'
 
-import { useRef } from 'react'
+import { useMemo, useRef } from 'react'
 import { slotMeetings } from '@/core/resolve'
 import type { Slot } from '@/core/site'
 import { readName } from '../names'
@@ -19,6 +19,10 @@ import { useResting } from './use-resting'
 export function SlotEditor({ slot }: { readonly slot: Slot }) {
   const editor = useEditor()
   const { palette, themes } = useEditorState((state) => state.docs.frame)
+  const readsOn = useMemo(
+    () => readsOnOf(slotMeetings(palette, themes, slot.id)),
+    [palette, themes, slot.id],
+  )
   const paint = useRef<ReturnType<typeof slotPainter>>(undefined)
 
   const keep = (value: string) => {
@@ -53,7 +57,7 @@ export function SlotEditor({ slot }: { readonly slot: Slot }) {
         value={dragged ?? slot.value ?? ''}
         onDrag={drag}
         onCommit={take}
-        readsOn={readsOnOf(slotMeetings(palette, themes, slot.id))}
+        readsOn={readsOn}
       />
     </div>
   )

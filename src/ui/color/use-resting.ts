@@ -2,16 +2,40 @@ import { useEffect, useRef, useState } from 'react'
 
 /** How long the pointer must rest before what is dragged is kept, in milliseconds. */
 export const REST = 260
+/** How often what is held is given anew while it is dragged, in milliseconds. */
+const CALM = 150
+
+/**
+ * Gives a value that is set often at a calm pace: at once where the last time is
+ * long enough ago, else as soon as it is; always the one that was set last.
+ */
+function useCalm<T>(): readonly [shown: T | undefined, set: (value: T | undefined) => void] {
+  const [shown, setShown] = useState<T>()
+  const last = useRef(0)
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  useEffect(() => () => clearTimeout(timer.current), [])
+  const set = (value: T | undefined) => {
+    clearTimeout(timer.current)
+    const show = () => {
+      last.current = performance.now()
+      setShown(value)
+    }
+    const wait = value === undefined ? 0 : last.current + CALM - performance.now()
+    if (wait <= 0) show()
+    else timer.current = setTimeout(show, wait)
+  }
+  return [shown, set]
+}
 
 /**
  * Holds what is dragged until the pointer rests, then hands it on; also when the
- * control goes away. Gives what is held, the function to drag with, and one that
- * takes a value for good, whatever is still held.
+ * control goes away. Gives what is held, at a calm pace, the function to drag with,
+ * and one that takes a value for good, whatever is still held.
  */
 export function useResting<T>(
   keep: (value: T) => void,
 ): readonly [held: T | undefined, drag: (value: T) => void, take: (value: T) => void] {
-  const [held, setHeld] = useState<T>()
+  const [held, setHeld] = useCalm<T>()
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const unkept = useRef<{ readonly value: T }>(undefined)
   const flush = () => {

@@ -29,24 +29,32 @@ export const looksOfSite = ({ docs, otherLooks }: Pick<EditorState, 'docs' | 'ot
   ...otherLooks,
 ]
 
-/** How many painted things each slot and role reaches, over the whole site; counted after what was changed is drawn. */
+/** How many painted things each slot and role reaches, over the whole site. What colour a slot has does not matter to that. */
+function useReachOf(docs: SiteDocs, otherLooks: readonly Look[], themes: object): Reach {
+  const { styles, body, palette } = docs.frame
+  return useMemo(
+    () => reachOf(docs.frame, looksOfSite({ docs, otherLooks })),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- of the frame only these matter
+    [themes, styles, body, palette.order, docs.pages, otherLooks],
+  )
+}
+
+/** The reach of slots and roles; counted after what was changed is drawn. */
 export function useReach(): Reach {
   const docs = useDeferredValue(useEditorState((state) => state.docs))
   const otherLooks = useDeferredValue(useEditorState((state) => state.otherLooks))
-  return useMemo(() => reachOf(docs.frame, looksOfSite({ docs, otherLooks })), [docs, otherLooks])
+  return useReachOf(docs, otherLooks, docs.frame.themes)
 }
 
 /** The roles that anything on the site is coloured by. What a theme decides for them does not matter to that. */
 export function useUsedRoles(): ReadonlySet<RoleId> {
   const docs = useEditorState((state) => state.docs)
   const otherLooks = useEditorState((state) => state.otherLooks)
-  const { styles, body } = docs.frame
-  const themes = docs.frame.themes.order
-  return useMemo(() => {
-    const { roles } = reachOf(docs.frame, looksOfSite({ docs, otherLooks }))
-    return new Set(Object.keys(roles).map((key) => key.split('/')[1] as RoleId))
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- of the frame only these matter
-  }, [styles, body, themes, docs.pages, otherLooks])
+  const { roles } = useReachOf(docs, otherLooks, docs.frame.themes.order)
+  return useMemo(
+    () => new Set(Object.keys(roles).map((key) => key.split('/')[1] as RoleId)),
+    [roles],
+  )
 }
 
 export function usePage(): Page | undefined {

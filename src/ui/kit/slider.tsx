@@ -1,6 +1,7 @@
 'use client'
 
 import { Slider as Radix } from 'radix-ui'
+import { useState } from 'react'
 
 interface SliderProps {
   readonly label: string
@@ -16,18 +17,23 @@ interface SliderProps {
   readonly onCommit?: (value: number) => void
 }
 
-/** One value on a track, with its name and what it comes to. */
+/** One value on a track, with its name and what it comes to. It moves at once, also where the value it is given follows later. */
 export function Slider(props: SliderProps) {
   const { label, value, min = 0, max, step = 1, told, track, onChange, onCommit } = props
+  const [moved, setMoved] = useState<{ readonly to: number; readonly from: number }>()
+  const at = moved?.from === value ? moved.to : value
   return (
     <div className="grid grid-cols-[72px_minmax(0,1fr)_44px] items-center gap-2">
       <span className="truncate text-xs text-soft">{label}</span>
       <Radix.Root
-        value={[Math.min(max, Math.max(min, value))]}
+        value={[Math.min(max, Math.max(min, at))]}
         min={min}
         max={max}
         step={step}
-        onValueChange={([next]) => onChange(next!)}
+        onValueChange={([to]) => {
+          setMoved({ to: to!, from: value })
+          onChange(to!)
+        }}
         onValueCommit={([next]) => onCommit?.(next!)}
         className="relative flex h-6 touch-none items-center"
       >

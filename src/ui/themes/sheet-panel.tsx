@@ -1,13 +1,17 @@
 'use client'
 
 import { memo } from 'react'
-import { tidyShade } from '@/core/color'
 import { writeDecision } from '@/core/edit'
 import { explainRole } from '@/core/generate'
-import { stepShade } from '@/core/palette'
 import { roleMeetings } from '@/core/resolve'
 import { roleName } from '@/core/roles'
-import { canonicalJson, isBound, type ColorDecision, type Frame, type Theme } from '@/core/site'
+import {
+  canonicalJson,
+  type ColorDecision,
+  type Frame,
+  type Palette,
+  type Theme,
+} from '@/core/site'
 import { ColorChooser, readsOnOf } from '../color'
 import { useEditor, useEditorState, type SheetCells } from '../editor'
 import { Button, Swatch } from '../kit'
@@ -16,7 +20,7 @@ import { counted } from '../words'
 import { Disagreements } from './disagreement-list'
 import { FailingChosen, FailingThemes, type Failing } from './failing'
 import { StepsFrom } from './steps-from'
-import { backToGenerated, cellsOf, decideCells, shownFrame, type CellDecision } from './use-sheet'
+import { backToGenerated, cellsOf, decideCells, shiftCells } from './use-sheet'
 
 interface SheetPanelProps {
   readonly frame: Frame
@@ -55,6 +59,50 @@ export const SheetPanel = memo(function SheetPanel({ frame, columns, failing }: 
   )
 })
 
+interface Alike {
+  readonly decision: ColorDecision
+  readonly count: number
+}
+
+/** Decisions by what they decide, in the order in which they come. */
+function alike(decisions: readonly ColorDecision[]): Alike[] {
+  const groups = new Map<string, Alike>()
+  for (const decision of decisions) {
+    const key = canonicalJson(decision)
+    groups.set(key, { decision, count: (groups.get(key)?.count ?? 0) + 1 })
+  }
+  return [...groups.values()]
+}
+
+/** Most decisions that are told one by one. */
+const MOST_TOLD = 6
+
+interface DecidedProps {
+  readonly palette: Palette
+  readonly groups: readonly Alike[]
+}
+
+/** What is decided in the chosen cells, and in how many. */
+function Decided({ palette, groups }: DecidedProps) {
+  return (
+    <ul className="rounded-md border border-edge-strong/60 bg-raised">
+      {groups.slice(0, MOST_TOLD).map(({ decision, count }) => (
+        <li
+          key={canonicalJson(decision)}
+          className="flex items-center gap-2 border-b border-edge px-2.5 py-1.5 last:border-b-0"
+        >
+          <Swatch color={decisionHex(palette, decision)} />
+          <span className="flex-1 truncate font-semibold">{writeDecision(palette, decision)}</span>
+          <span className="text-soft">{counted(count, 'cell')}</span>
+        </li>
+      ))}
+      {groups.length > MOST_TOLD && (
+        <li className="px-2.5 py-1.5 text-soft">and {groups.length - MOST_TOLD} more</li>
+      )}
+    </ul>
+  )
+}
+
 interface ChosenCellsProps extends Pick<SheetPanelProps, 'frame' | 'columns'> {
   readonly cells: SheetCells
   readonly chosen: readonly Theme[]
@@ -66,36 +114,13 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
   const all = cellsOf({ ...cells, themes: chosen.map(({ id }) => id) })
   const decisionAt = ({ theme, role }: (typeof all)[number]) =>
     frame.themes.byId[theme]!.roles[role]
-  const groups = new Map<string, { decision: ColorDecision; count: number }>()
-  for (const cell of all) {
-    const decision = decisionAt(cell)
-    const key = canonicalJson(decision)
-    groups.set(key, { decision, count: (groups.get(key)?.count ?? 0) + 1 })
-  }
+  const groups = alike(all.map(decisionAt))
   const only = all.length === 1 ? all[0] : undefined
   const set = (decision: ColorDecision) =>
     decideCells(
       editor,
       all.map((cell) => ({ ...cell, decision })),
     )
-  const shift = (points: number) => {
-    const { byId } = shownFrame(editor).themes
-    decideCells(
-      editor,
-      all.flatMap((cell): CellDecision[] => {
-        const decision = byId[cell.theme]?.roles[cell.role]
-        if (!decision || !isBound(decision)) return []
-        const shade = tidyShade(stepShade(decision.shade, points))
-        return [
-          { ...cell, decision: shade ? { slot: decision.slot, shade } : { slot: decision.slot } },
-        ]
-      }),
-      {
-        told: `${counted(all.length, 'cell')} ${Math.abs(points)} ${points < 0 ? 'darker' : 'lighter'}`,
-      },
-    )
-  }
-  const regenerate = () => backToGenerated(editor, all, cells.roles)
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <header>
@@ -110,21 +135,7 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
             : chosen.map(({ name }) => name).join(', ')}
         </p>
       </header>
-      <ul className="rounded-md border border-edge-strong/60 bg-raised">
-        {[...groups.values()].slice(0, 6).map(({ decision, count }) => (
-          <li
-            key={canonicalJson(decision)}
-            className="flex items-center gap-2 border-b border-edge px-2.5 py-1.5 last:border-b-0"
-          >
-            <Swatch color={decisionHex(palette, decision)} />
-            <span className="flex-1 truncate font-semibold">
-              {writeDecision(palette, decision)}
-            </span>
-            <span className="text-soft">{counted(count, 'cell')}</span>
-          </li>
-        ))}
-        {groups.size > 6 && <li className="px-2.5 py-1.5 text-soft">and {groups.size - 6} more</li>}
-      </ul>
+      <Decided palette={palette} groups={groups} />
       {only && (
         <p className="text-soft">
           {explainRole(palette, chosen[0]!, only.role, writeDecision(palette, decisionAt(only)))}
@@ -133,7 +144,7 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
       )}
       <ColorChooser
         label={all.length > 1 ? `Set all ${all.length} to` : 'Set it to'}
-        value={groups.size === 1 ? [...groups.values()][0]!.decision : undefined}
+        value={groups.length === 1 ? groups[0]!.decision : undefined}
         onChoose={set}
         readsOn={
           cells.roles.length === 1
@@ -142,9 +153,9 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
         }
       />
       <div className="flex flex-wrap gap-1.5">
-        <Button onClick={() => shift(-4)}>Darker</Button>
-        <Button onClick={() => shift(4)}>Lighter</Button>
-        <Button onClick={regenerate}>Back to generated</Button>
+        <Button onClick={() => shiftCells(editor, all, -4)}>Darker</Button>
+        <Button onClick={() => shiftCells(editor, all, 4)}>Lighter</Button>
+        <Button onClick={() => backToGenerated(editor, all, cells.roles)}>Back to generated</Button>
         {chosen.length < columns.length && (
           <Button
             onClick={() =>

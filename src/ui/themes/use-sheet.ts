@@ -1,10 +1,13 @@
 import { useMemo } from 'react'
 import { toast } from 'sonner'
+import { tidyShade } from '@/core/color'
 import type { Edit } from '@/core/edit'
 import { readDecision, writeDecision } from '@/core/edit'
 import { afterDark, darkEdition, lightEdition } from '@/core/generate'
+import { stepShade } from '@/core/palette'
 import { roleName, type RoleId } from '@/core/roles'
 import {
+  isBound,
   themesInOrder,
   type ColorDecision,
   type Frame,
@@ -71,6 +74,28 @@ export function decideCells(
   }
   const problem = editor.dispatch(edit)
   if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
+}
+
+/** Makes cells that are bound to a slot lighter or darker, by points of OKLCH lightness; loose ones stay. */
+export function shiftCells(
+  editor: Editor,
+  cells: ReadonlyArray<Omit<CellDecision, 'decision'>>,
+  points: number,
+): void {
+  const { byId } = shownFrame(editor).themes
+  const shifted = cells.flatMap((cell): CellDecision[] => {
+    const decision = byId[cell.theme]?.roles[cell.role]
+    if (!decision || !isBound(decision)) return []
+    const shade = tidyShade(stepShade(decision.shade, points))
+    return [{ ...cell, decision: { slot: decision.slot, ...(shade ? { shade } : {}) } }]
+  })
+  const way = points < 0 ? 'darker' : 'lighter'
+  decideCells(editor, shifted, {
+    told: `${counted(shifted.length, 'cell')} ${Math.abs(points)} ${way}`,
+  })
+  const left = cells.length - shifted.length
+  if (left > 0)
+    toast(`${counted(left, 'cell')} stayed: no slot decides there, so there is no shade to move.`)
 }
 
 /** Leaves cells to be generated, around what is decided by hand of the roles beside them. */

@@ -55,7 +55,6 @@ interface TracedProps {
 }
 
 function Traced({ spot, selection, element }: TracedProps) {
-  const editor = useEditor()
   const [state, setState] = useState<State>('rest')
   const stage = useStore(stageStore, (held) => held.stage)
   // What the stage computes is asked again after each drawing; before it, the stage holds the old page.
@@ -73,8 +72,8 @@ function Traced({ spot, selection, element }: TracedProps) {
   const overrule =
     trace && stage ? findOverrule(stage, selection, trace, spot.docs.frame.customCss) : undefined
   const hovers =
-    facet &&
-    (facet.hover ||
+    !!facet &&
+    (!!facet.hover ||
       traceFacet(spot, element, facet, 'hover').chain.some((d) => d.state === 'hover' && d.paint))
   return (
     <div className="flex flex-col gap-2.5 p-4" data-testid="trace">
@@ -88,56 +87,21 @@ function Traced({ spot, selection, element }: TracedProps) {
       </header>
       {!element && <SectionTheme spot={spot} />}
       {facets.length > 0 && (
-        <div role="group" aria-label="Colours of this thing" className="flex flex-wrap gap-1">
-          {facets.map((each) => {
-            const { color } = traceFacet(spot, element, each, 'rest')
-            return (
-              <button
-                key={each.key}
-                type="button"
-                aria-pressed={each.key === facet?.key}
-                onClick={() => editor.show({ selection: { ...selection, facet: each.key } })}
-                className="flex h-6.5 items-center gap-1.5 rounded-md border border-edge-strong/60 bg-raised px-1.5 text-[12px] font-semibold hover:bg-hover aria-pressed:border-strong aria-pressed:ring-1 aria-pressed:ring-strong"
-              >
-                <Swatch color={color ? writeHex(color) : 'transparent'} size={12} />
-                {each.label}
-              </button>
-            )
-          })}
-        </div>
+        <FacetChoice spot={spot} selection={selection} element={element} chosen={facet?.key} />
       )}
       {trace && (
         <>
-          <div role="group" aria-label="State" className="flex gap-4 border-b border-edge">
-            {(['rest', 'hover'] as const).map((each) => (
-              <button
-                key={each}
-                type="button"
-                aria-pressed={state === each}
-                onClick={() => setState(each)}
-                className="-mb-px border-b-2 border-transparent pb-1 text-soft aria-pressed:border-ink aria-pressed:font-semibold aria-pressed:text-ink"
-              >
-                {each === 'rest' ? 'At rest' : `Pointer over${hovers ? '' : ' (same)'}`}
-              </button>
-            ))}
-          </div>
+          <StateChoice state={state} hovers={hovers} onChoose={setState} />
           <Chain
             trace={trace}
             thing={kind ? kind.label.toLowerCase() : 'section'}
             overrule={overrule}
           />
           {reading && (
-            <p className="flex items-baseline justify-between border-y border-edge py-2">
-              <span>{judged === facet ? 'On its ground' : `${judged?.label} on it`}</span>
-              <span>
-                <b className="code">{writeRatio(reading.ratio)}</b>{' '}
-                {reading.needs === undefined
-                  ? 'decoration'
-                  : reading.ratio >= reading.needs
-                    ? '✓ reads well, AA'
-                    : `× hard to read, needs ${reading.needs}`}
-              </span>
-            </p>
+            <ReadingLine
+              reading={reading}
+              on={judged === facet ? 'On its ground' : `${judged?.label} on it`}
+            />
           )}
           {element && judged && (
             <Remedies
@@ -155,6 +119,82 @@ function Traced({ spot, selection, element }: TracedProps) {
       )}
       {!element && <SectionContents spot={spot} />}
     </div>
+  )
+}
+
+interface FacetChoiceProps extends TracedProps {
+  readonly chosen?: string
+}
+
+/** The colours of a thing, one of which is traced. */
+function FacetChoice({ spot, selection, element, chosen }: FacetChoiceProps) {
+  const editor = useEditor()
+  return (
+    <div role="group" aria-label="Colours of this thing" className="flex flex-wrap gap-1">
+      {facetsOf(element).map((each) => {
+        const { color } = traceFacet(spot, element, each, 'rest')
+        return (
+          <button
+            key={each.key}
+            type="button"
+            aria-pressed={each.key === chosen}
+            onClick={() => editor.show({ selection: { ...selection, facet: each.key } })}
+            className="flex h-6.5 items-center gap-1.5 rounded-md border border-edge-strong/60 bg-raised px-1.5 text-[12px] font-semibold hover:bg-hover aria-pressed:border-strong aria-pressed:ring-1 aria-pressed:ring-strong"
+          >
+            <Swatch color={color ? writeHex(color) : 'transparent'} size={12} />
+            {each.label}
+          </button>
+        )
+      })}
+    </div>
+  )
+}
+
+interface StateChoiceProps {
+  readonly state: State
+  /** Whether anything decides for the pointer over it. */
+  readonly hovers: boolean
+  readonly onChoose: (state: State) => void
+}
+
+function StateChoice({ state, hovers, onChoose }: StateChoiceProps) {
+  return (
+    <div role="group" aria-label="State" className="flex gap-4 border-b border-edge">
+      {(['rest', 'hover'] as const).map((each) => (
+        <button
+          key={each}
+          type="button"
+          aria-pressed={state === each}
+          onClick={() => onChoose(each)}
+          className="-mb-px border-b-2 border-transparent pb-1 text-soft aria-pressed:border-ink aria-pressed:font-semibold aria-pressed:text-ink"
+        >
+          {each === 'rest' ? 'At rest' : `Pointer over${hovers ? '' : ' (same)'}`}
+        </button>
+      ))}
+    </div>
+  )
+}
+
+interface ReadingLineProps {
+  readonly reading: NonNullable<ReturnType<typeof readingOf>>
+  readonly on: string
+}
+
+/** How well it reads, with what it would need. */
+function ReadingLine({ reading: { ratio, needs }, on }: ReadingLineProps) {
+  const verdict =
+    needs === undefined
+      ? 'decoration'
+      : ratio >= needs
+        ? '✓ reads well, AA'
+        : `× hard to read, needs ${needs}`
+  return (
+    <p className="flex items-baseline justify-between border-y border-edge py-2">
+      <span>{on}</span>
+      <span>
+        <b className="code">{writeRatio(ratio)}</b> {verdict}
+      </span>
+    </p>
   )
 }
 

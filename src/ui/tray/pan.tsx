@@ -31,41 +31,17 @@ const WIDTH: Readonly<Record<PanSize, string>> = {
 }
 const PATCH: Readonly<Record<PanSize, string>> = { large: 'h-10', medium: 'h-5', small: 'h-4' }
 
-/** A slot in the tray: dragged onto the stage it binds, dragged within the tray it moves; Alt with the arrow keys moves it too. */
-export function Pan(props: PanProps) {
-  const { slot, size, number, count, startsGroup, open, onOpenChange } = props
-  const editor = useEditor()
+/** What a slot looks like in the tray: its colour, its fan, its name and reach. */
+function PanFace({
+  slot,
+  size,
+  number,
+  count,
+}: Pick<PanProps, 'slot' | 'size' | 'number' | 'count'>) {
   const palette = useEditorState((state) => state.docs.frame.palette)
-  const { setNodeRef: dragRef, listeners, isDragging } = useDraggable({ id: slot.id })
-  const { setNodeRef: dropRef, isOver } = useDroppable({ id: `pan:${slot.id}` })
-  const show = () => editor.show({ shownSlot: slot.id })
-  const hide = () => editor.show({ shownSlot: undefined })
   const hex = decisionHex(palette, { slot: slot.id })
-  const told = `${slot.name}, ${slot.value ?? 'empty'}, colours ${counted(count, 'thing')}`
-  const onKeyDown = (event: KeyboardEvent<HTMLButtonElement>) => {
-    const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
-    if (!event.altKey || !by) return
-    event.preventDefault()
-    moveSlot(editor, slot.id, number - 1 + by)
-    const pan = event.currentTarget
-    requestAnimationFrame(() => pan.focus())
-  }
-  const trigger = (
-    <button
-      ref={dragRef}
-      {...listeners}
-      type="button"
-      data-slot={slot.id}
-      title={size === 'large' ? undefined : told}
-      aria-label={told}
-      aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
-      onPointerEnter={show}
-      onPointerLeave={hide}
-      onFocus={show}
-      onBlur={hide}
-      onKeyDown={onKeyDown}
-      className={`${WIDTH[size]} touch-none rounded-md text-left ${isDragging ? 'opacity-50' : ''}`}
-    >
+  return (
+    <>
       <span
         className={`block overflow-hidden rounded-md border border-black/25 ${slot.value === null ? 'border-dashed border-edge-strong' : 'see-through'}`}
       >
@@ -100,6 +76,44 @@ export function Pan(props: PanProps) {
           {number < 10 && <kbd className="text-[10px]">{number}</kbd>}
         </span>
       )}
+    </>
+  )
+}
+
+/** A slot in the tray: dragged onto the stage it binds, dragged within the tray it moves; Alt with the arrow keys moves it too. */
+export function Pan(props: PanProps) {
+  const { slot, size, number, count, startsGroup, open, onOpenChange } = props
+  const editor = useEditor()
+  const { setNodeRef: dragRef, listeners, isDragging } = useDraggable({ id: slot.id })
+  const { setNodeRef: dropRef, isOver } = useDroppable({ id: `pan:${slot.id}` })
+  const show = () => editor.show({ shownSlot: slot.id })
+  const hide = () => editor.show({ shownSlot: undefined })
+  const told = `${slot.name}, ${slot.value ?? 'empty'}, colours ${counted(count, 'thing')}`
+  const onKeyDown = (event: KeyboardEvent<HTMLButtonElement>) => {
+    const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
+    if (!event.altKey || !by) return
+    event.preventDefault()
+    moveSlot(editor, slot.id, number - 1 + by)
+    const pan = event.currentTarget
+    requestAnimationFrame(() => pan.focus())
+  }
+  const trigger = (
+    <button
+      ref={dragRef}
+      {...listeners}
+      type="button"
+      data-slot={slot.id}
+      title={size === 'large' ? undefined : told}
+      aria-label={told}
+      aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
+      onPointerEnter={show}
+      onPointerLeave={hide}
+      onFocus={show}
+      onBlur={hide}
+      onKeyDown={onKeyDown}
+      className={`${WIDTH[size]} touch-none rounded-md text-left ${isDragging ? 'opacity-50' : ''}`}
+    >
+      <PanFace slot={slot} size={size} number={number} count={count} />
     </button>
   )
   return (
