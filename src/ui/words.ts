@@ -147,6 +147,14 @@ const storageWords = {
 export const counted = (count: number, one: string, many = `${one}s`) =>
   `${count.toLocaleString('en-GB')} ${count === 1 ? one : many}`
 
+/** When something was, in the visitor's own form; of today the time alone. */
+export function when(at: string): string {
+  const date = new Date(at)
+  const time = date.toLocaleTimeString(undefined, { timeStyle: 'short' })
+  if (date.toDateString() === new Date().toDateString()) return `today, ${time}`
+  return `${date.toLocaleDateString(undefined, { dateStyle: 'medium' })}, ${time}`
+}
+
 /** What a palette lacks, for a line of hints. */
 export const paletteFaultWords: Readonly<Record<PaletteFault, string>> = {
   'no-light': 'no near-white',

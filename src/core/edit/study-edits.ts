@@ -13,6 +13,7 @@ import {
 } from '../site'
 import { defineEdit } from './edit'
 import { takeValue } from './palette-edits'
+import { cellsSchema, decideCells } from './theme-edits'
 
 const typed = {
   name: typedName.optional(),
@@ -61,13 +62,16 @@ const setSlotsCommand = z.strictObject({
     .array(slotSchema.omit({ was: true, shades: true }).extend({ ...typed, name: typedName }))
     .max(mostSlots)
     .optional(),
+  /** What the themes are once they are generated anew from these colours. */
+  cells: cellsSchema.optional(),
 })
 
-/** Gives many slots their colours at once, and adds those that are missing: what applying a study is. */
+/** Gives many slots their colours at once, adds those that are missing, and may generate the themes anew: what applying a study is. */
 export const setSlots = defineEdit<z.infer<typeof setSlotsCommand>>({
   type: 'setSlots',
   schema: setSlotsCommand,
-  apply({ frame: { palette } }, { values, add = [] }) {
+  apply(draft, { values, add = [], cells = [] }) {
+    const { palette } = draft.frame
     for (const { slot: id, value, ...details } of values) {
       const slot = palette.slots[id]
       if (!slot) return 'slot-gone'
@@ -80,9 +84,11 @@ export const setSlots = defineEdit<z.infer<typeof setSlotsCommand>>({
       palette.slots[slot.id] = { ...slot, was: [] }
       palette.order = [...palette.order, slot.id]
     }
+    return decideCells(draft, cells, false)
   },
-  describe({ told, values, add = [] }) {
+  describe({ told, values, add = [], cells = [] }) {
     const count = values.length + add.length
-    return `${told}: ${count} ${count === 1 ? 'slot' : 'slots'}`
+    const anew = cells.length ? ', themes generated anew' : ''
+    return `${told}: ${count} ${count === 1 ? 'slot' : 'slots'}${anew}`
   },
 })

@@ -48,7 +48,8 @@ export const setRole = defineEdit<z.infer<typeof setRoleCommand>>({
   },
 })
 
-const cell = z.strictObject({
+/** A cell of the theme sheet with what is decided in it. */
+export const cellSchema = z.strictObject({
   theme: themeId,
   role: z.enum(roleIds),
   decision: colorDecision,
@@ -56,10 +57,14 @@ const cell = z.strictObject({
   dark: z.literal(true).optional(),
 })
 
+export type Cell = z.infer<typeof cellSchema>
+/** As many as there can be, in both editions. */
+export const cellsSchema = z.array(cellSchema).max(mostThemes * roleIds.length * 2)
+
 const setCellsCommand = z.strictObject({
   type: z.literal('setCells'),
   told: plainText(160),
-  cells: z.array(cell).max(mostThemes * roleIds.length * 2),
+  cells: cellsSchema,
   /** Whether a person decides: what is generated may be generated anew. */
   hand: z.boolean(),
   /** Themes that are new, at the end of the order. */
@@ -86,36 +91,42 @@ function addTo(
   themes.order = themes.order.toSpliced(at, 0, theme.id)
 }
 
+/** Decides cells; `hand` tells whether a person does. */
+export function decideCells(
+  draft: DraftDocs,
+  cells: readonly Cell[],
+  hand: boolean,
+): EditProblem | undefined {
+  const { byId } = draft.frame.themes
+  const decisions = cells.map(({ decision }) => decision)
+  if (missingSlot(draft, decisions)) return 'slot-gone'
+  for (const { theme: id, role, decision, dark } of cells) {
+    const theme = byId[id]
+    if (!theme) return 'theme-gone'
+    if (dark) {
+      theme.dark ??= { ...theme.roles }
+      theme.dark[role] = decision
+    } else theme.roles[role] = decision
+    const before = (dark ? theme.darkHand : theme.hand) ?? []
+    if (before.includes(role) === hand) continue
+    theme[dark ? 'darkHand' : 'hand'] = hand
+      ? [...before, role]
+      : before.filter((each) => each !== role)
+  }
+}
+
 /** Decides many cells of the theme sheet at once, and adds themes: what pasting, fixing and generating are. */
 export const setCells = defineEdit<z.infer<typeof setCellsCommand>>({
   type: 'setCells',
   schema: setCellsCommand,
   apply(draft, { cells, hand, add = [] }) {
     const { themes } = draft.frame
-    if (
-      missingSlot(
-        draft,
-        cells.map(({ decision }) => decision),
-      )
-    )
-      return 'slot-gone'
-    for (const { theme: id, role, decision, dark } of cells) {
-      const theme = themes.byId[id]
-      if (!theme) return 'theme-gone'
-      if (dark) {
-        theme.dark ??= { ...theme.roles }
-        theme.dark[role] = decision
-      } else theme.roles[role] = decision
-      const before = (dark ? theme.darkHand : theme.hand) ?? []
-      if (before.includes(role) === hand) continue
-      theme[dark ? 'darkHand' : 'hand'] = hand
-        ? [...before, role]
-        : before.filter((each) => each !== role)
-    }
+    const problem = decideCells(draft, cells, hand)
+    if (problem) return problem
     for (const theme of add) {
       if (missingSlot(draft, decisionsOf(theme))) return 'slot-gone'
-      const problem = addTo(draft, theme, themes.order.length)
-      if (problem) return problem
+      const refused = addTo(draft, theme, themes.order.length)
+      if (refused) return refused
     }
   },
   describe: ({ told }) => told,

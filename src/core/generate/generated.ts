@@ -1,4 +1,4 @@
-import { colorOf, writeRatio } from '../color'
+import { colorOf, toOklch, writeRatio } from '../color'
 import { decisionColor, seenGrounds, themeReading } from '../resolve'
 import { roleIds, roleName, type RoleId } from '../roles'
 import {
@@ -29,12 +29,17 @@ export function paletteColors(palette: Palette): PaletteColor[] {
   })
 }
 
+/** Chroma (OKLCH) below which nobody would call a colour vivid. Common practice, no source. */
+const VIVID = 0.07
+
 /** “On Paper”; where a shade stands in for a ground, “On pale Slate”. */
 function themeName(palette: Palette, ground: ColorDecision): string {
   const kind = groundKind(decisionColor(palette, ground))
   const slot = isBound(ground) ? slotName(palette, ground.slot) : ground.value
-  const shaded = isBound(ground) && ground.shade
-  return `On ${shaded ? `${kind} ` : ''}${slot}`.slice(0, 60)
+  if (!isBound(ground) || !ground.shade) return `On ${slot}`.slice(0, 60)
+  const isMuted = kind === 'vivid' && toOklch(decisionColor(palette, ground)).c < VIVID
+  const deeper = (ground.shade.lightness ?? 0) < 0 ? 'deeper' : 'paler'
+  return `On ${isMuted ? deeper : kind} ${slot}`.slice(0, 60)
 }
 
 /** The decisions of the generator are those of a site: its slots are the palette's own. */

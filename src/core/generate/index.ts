@@ -10,10 +10,13 @@ export {
 } from './generated'
 export {
   afterChanges,
+  cellsAnew,
   lightEdition,
   planDarkEdition,
   planRegeneration,
+  type AnewCell,
   type CellChange,
 } from './regeneration'
 export { remedyFor, type Remedy } from './remedy'
 export { proposeRhythms, themesByKind, type RhythmPage } from './rhythm'
+export { failingInSite } from './failing'

@@ -110,3 +110,22 @@ export function afterChanges(themes: Themes, changes: readonly CellChange[]): Th
     return { ...theme, roles: { ...theme.roles, ...roles } }
   })
 }
+
+/** A cell as generating decides it; with `dark` in the dark edition. */
+export interface AnewCell {
+  readonly theme: ThemeId
+  readonly role: RoleId
+  readonly decision: ColorDecision
+  readonly dark?: true
+}
+
+/** The cells that generating every edition of a site anew would decide otherwise, around what a person decided. */
+export function cellsAnew(frame: Frame): AnewCell[] {
+  const light = changesOf(themesInOrder(frame.themes), lightEdition(frame), () => roleIds)
+  const dark =
+    frame.edition === 'light'
+      ? []
+      : changesOf(themesInOrder(afterDark(frame).themes), darkEdition(frame), () => roleIds)
+  const cellOf = ({ theme, role, after }: CellChange) => ({ theme, role, decision: after })
+  return [...light.map(cellOf), ...dark.map((each) => ({ ...cellOf(each), dark: true as const }))]
+}

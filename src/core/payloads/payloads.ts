@@ -56,8 +56,8 @@ export interface LoadedSite {
   readonly looks: readonly Look[]
   /** The pictures that header, footer and styles show. */
   readonly pictures: Pictures
-  readonly canUndo: boolean
-  readonly canRedo: boolean
+  readonly undo?: Ahead
+  readonly redo?: Ahead
 }
 
 export interface LoadedPage {
@@ -65,6 +65,14 @@ export interface LoadedPage {
   /** The pictures that it shows. */
   readonly pictures: Pictures
   readonly revision: number
+}
+
+/** The edit that a step back, or forward again, would be about. */
+export interface Ahead {
+  readonly revision: number
+  readonly told: string
+  /** The name that the window which made it gave it. */
+  readonly clientId?: string
 }
 
 /** An edit as it landed on the site: what it changed, by record. */
@@ -82,8 +90,8 @@ export interface Landed {
 
 export interface ChangesSince {
   readonly revision: number
-  readonly canUndo: boolean
-  readonly canRedo: boolean
+  readonly undo?: Ahead
+  readonly redo?: Ahead
   readonly entries: readonly Landed[]
   /** So much happened that loading the site anew is less. */
   readonly far?: true

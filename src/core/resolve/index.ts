@@ -2,6 +2,7 @@ export { decisionColor, paintColors, slotColor, slotShades, type Slots } from '.
 export { groundsUnder, readingOf, type Reading } from './grounds'
 export {
   failingRoles,
+  type Failing,
   seenGrounds,
   seenRole,
   themeReading,

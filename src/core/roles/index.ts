@@ -1,3 +1,4 @@
+export { goesBy } from './everyday'
 export {
   roleGroups,
   roleIds,

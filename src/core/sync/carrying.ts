@@ -3,6 +3,7 @@ import type { Problem } from '../payloads'
 import { isSendable } from './batch'
 import type { ClashWatch } from './clash-watch'
 import type { Layers } from './layers'
+import type { OriginWatch } from './origin'
 import { lostEdit, refusal } from './replay'
 import type { SyncState } from './state'
 import type { Held } from './store'
@@ -11,13 +12,14 @@ import type { Surroundings } from './transport'
 interface CarryingNeeds {
   readonly held: Held<SyncState>
   readonly watch: ClashWatch
+  readonly origins: OriginWatch
   readonly layers: Layers
   readonly newId: Surroundings['newId']
   readonly flush: () => Promise<void>
 }
 
 /** Carries edits out in this window, and has them sent. */
-export function createCarrying({ held, watch, layers, newId, flush }: CarryingNeeds) {
+export function createCarrying({ held, watch, origins, layers, newId, flush }: CarryingNeeds) {
   const { getState, setState } = held
 
   /** Carries an edit out here and sends it; gives what is wrong with it, and then nothing is changed. */
@@ -31,6 +33,7 @@ export function createCarrying({ held, watch, layers, newId, flush }: CarryingNe
     if (result.changes.length === 0) return undefined
     const clientId = newId()
     const told = describeEdit(edit, docs)
+    origins.made(clientId)
     watch.remember(clientId, told, docs, result.changes)
     layers.lay({ clientId, edit, told, changes: result.changes, after: result.docs })
     void flush()

@@ -2,6 +2,7 @@ import { refused, type JobResult, type Problem, type Result } from '../payloads'
 import type { WideIntent } from '../wide'
 import type { ClashWatch } from './clash-watch'
 import { createFollowing } from './following'
+import type { OriginWatch } from './origin'
 import type { Standing } from './standing'
 import type { SyncState } from './state'
 import type { Held } from './store'
@@ -11,6 +12,7 @@ interface ErrandsNeeds {
   readonly held: Held<SyncState>
   readonly transport: SiteTransport
   readonly watch: ClashWatch
+  readonly origins: OriginWatch
   readonly standing: Standing
   readonly after: Surroundings['after']
   readonly flush: () => Promise<void>
@@ -18,9 +20,15 @@ interface ErrandsNeeds {
 
 /** What the server does for this window: it needs every edit of ours stored first, and may take its time. */
 export function createErrands(needs: ErrandsNeeds) {
-  const { held, transport, watch, standing, after, flush } = needs
+  const { held, transport, watch, origins, standing, after, flush } = needs
   const { getState } = held
-  const { note, outcome } = createFollowing({ held, transport, after, catchUp: standing.catchUp })
+  const { note, outcome } = createFollowing({
+    held,
+    transport,
+    origins,
+    after,
+    catchUp: standing.catchUp,
+  })
 
   /** One after the other: each needs the revision that the one before it left. */
   let inTurn: Promise<unknown> = Promise.resolve()

@@ -1,4 +1,5 @@
 export { createSync, type SiteSync } from './sync'
 export type { Clash } from './clash-watch'
+export type { Step } from './origin'
 export type { LostEdit, SaveState, SyncState } from './state'
 export type { PendingEdit, SiteTransport, Surroundings } from './transport'

@@ -20,13 +20,23 @@ export interface Layers {
   readonly relayOn: (stored: SiteDocs) => void
   /** Takes in what landed: of ours just as it lay here nothing has to be made anew, over others' all that waits. */
   readonly settle: (landed: Pick<Absorbed, 'stored' | 'laid' | 'isForeign'>) => void
+  /** The steps that can be taken from what is stored; what waits stands before them. */
+  readonly stands: (steps: Steps) => void
   readonly tellClashes: (clashes: readonly Clash[]) => void
 }
+
+type Steps = Pick<SyncState, 'undo' | 'redo'>
+
+/** What waits is what a step takes back first; nothing is to be done again over it. */
+const stepsOver = ({ told, edit }: PendingEdit): Steps => ({
+  undo: { told: told ?? edit.type, origin: 'here' },
+  redo: undefined,
+})
 
 interface LayersNeeds {
   readonly held: Held<SyncState>
   readonly watch: ClashWatch
-  readonly first: SiteDocs
+  readonly first: { readonly docs: SiteDocs; readonly steps: Steps }
   /** Keeps what waits where a reload of the window finds it. */
   readonly keep: (pending: readonly PendingEdit[]) => void
 }
@@ -39,12 +49,18 @@ const unlaid = ({ clientId, edit, told }: Laid): PendingEdit => ({
 
 export function createLayers({ held, watch, first, keep }: LayersNeeds): Layers {
   const { getState, setState } = held
-  let stored = first
+  let stored = first.docs
   let laid: readonly Laid[] = []
+  let steps: Steps = first.steps
 
   function show(docs: SiteDocs): void {
     const pending = laid.map(unlaid)
-    setState({ docs, pending })
+    const last = pending.at(-1)
+    setState({
+      docs,
+      pending,
+      ...(last ? stepsOver(last) : steps),
+    })
     keep(pending)
   }
 
@@ -71,7 +87,6 @@ export function createLayers({ held, watch, first, keep }: LayersNeeds): Layers 
     laid: () => laid,
     lay(edit) {
       laid = [...laid, edit]
-      setState({ canUndo: true, canRedo: false })
       show(edit.after)
     },
     relay,
@@ -90,6 +105,10 @@ export function createLayers({ held, watch, first, keep }: LayersNeeds): Layers 
       laid = landed.laid
       if (landed.isForeign) relay(laid)
       else if (hasLanded) show(laid.at(-1)?.after ?? stored)
+    },
+    stands(next) {
+      steps = next
+      if (laid.length === 0) setState(steps)
     },
     tellClashes,
   }

@@ -46,9 +46,11 @@ export function modelServer() {
   let isFar = false
 
   const revision = () => history.length
+  const ahead = (edit: Kept | undefined) =>
+    edit && { revision: edit.revision, told: edit.told, clientId: edit.clientId }
   const standing = () => ({
-    canUndo: history.some(({ kind, undone }) => kind === 'do' && !undone),
-    canRedo: history.some(({ undone }) => undone === true),
+    undo: ahead(history.findLast(({ kind, undone }) => kind === 'do' && !undone)),
+    redo: ahead(history.find(({ undone }) => undone === true)),
   })
 
   function land(

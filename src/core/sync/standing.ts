@@ -4,6 +4,7 @@ import { looksOf, mergeLooks, type Look } from '../uses'
 import { absorb } from './absorb'
 import type { ClashWatch } from './clash-watch'
 import type { Layers } from './layers'
+import type { OriginWatch } from './origin'
 import type { SyncState } from './state'
 import type { Held } from './store'
 import type { SiteTransport } from './transport'
@@ -23,6 +24,7 @@ interface StandingNeeds {
   readonly held: Held<SyncState>
   readonly transport: SiteTransport
   readonly watch: ClashWatch
+  readonly origins: OriginWatch
   readonly layers: Layers
 }
 
@@ -42,8 +44,11 @@ function docsOf({ frame, pictures }: LoadedSite, pages: readonly LoadedPage[]): 
   return { ...docs, pictures: Object.assign({}, pictures, ...shown) as SiteDocs['pictures'] }
 }
 
-export function createStanding({ held, transport, watch, layers }: StandingNeeds): Standing {
+export function createStanding(needs: StandingNeeds): Standing {
+  const { held, transport, watch, origins, layers } = needs
   const { getState, setState } = held
+  const stands = ({ undo, redo }: Pick<ChangesSince, 'undo' | 'redo'>) =>
+    layers.stands({ undo: origins.stepOf(undo), redo: origins.stepOf(redo) })
   const heldPages = () => Object.keys(layers.stored().pages)
 
   /** Counts what is not at hand, of a count over all. */
@@ -60,9 +65,10 @@ export function createStanding({ held, transport, watch, layers }: StandingNeeds
     const isAway = loaded.some((each) => !each.ok && each.problem.code !== 'not-found')
     if (isAway) return false
     const pages = loaded.flatMap((each) => (each.ok ? [each.value] : []))
-    const { revision, canUndo, canRedo, pageCount, looks } = fresh.value
+    const { revision, pageCount, looks } = fresh.value
     if (pages.some((each) => each.revision !== revision)) return reload()
-    setState({ revision, canUndo, canRedo, generation: getState().generation + 1 })
+    setState({ revision, generation: getState().generation + 1 })
+    stands(fresh.value)
     layers.relayOn(docsOf(fresh.value, pages))
     count(pageCount, looks)
     return true
@@ -79,10 +85,10 @@ export function createStanding({ held, transport, watch, layers }: StandingNeeds
     const before = getState().revision
     const taken = absorb(layers.stored(), before, layers.laid(), told.entries)
     if (!taken || taken.revision < told.revision) return false
-    const { revision, canUndo, canRedo } = told
+    const { revision } = told
     if (revision > before) {
-      const canUndoHere = canUndo || taken.laid.length > 0
-      setState({ revision, canUndo: canUndoHere, canRedo, generation: getState().generation + 1 })
+      setState({ revision, generation: getState().generation + 1 })
+      stands(told)
     }
     layers.tellClashes(taken.behind.flatMap(({ clientId, on }) => watch.replayed(clientId, on)))
     layers.settle(taken)

@@ -2,6 +2,7 @@ import type { JobState, Present, Problem } from '../payloads'
 import type { SiteDocs } from '../site'
 import type { Look } from '../uses'
 import type { Clash } from './clash-watch'
+import type { Step } from './origin'
 import type { PendingEdit } from './transport'
 
 /** `waiting`: changes are kept here and are sent again by themselves. */
@@ -19,8 +20,9 @@ export interface SyncState {
   /** The records at hand: the frame, and the pages that were loaded with their pictures. */
   readonly docs: SiteDocs
   readonly revision: number
-  readonly canUndo: boolean
-  readonly canRedo: boolean
+  /** What a step back would take back, and what a step forward would do again. */
+  readonly undo?: Step
+  readonly redo?: Step
   readonly pageCount: number
   /** How many things are coloured alike on the pages that are not at hand. */
   readonly otherLooks: readonly Look[]

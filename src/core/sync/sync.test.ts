@@ -23,7 +23,7 @@ test('an edit shows at once and is stored behind; what is shown stays the same o
     revision: 1,
     saveState: 'saved',
     pending: [],
-    canUndo: true,
+    undo: { told: 'Brand: #123456', origin: 'here' },
   })
   expect(sync.getState().docs).toBe(docs)
   expect(server.heard).toEqual(['save'])
@@ -110,7 +110,12 @@ test('undo pressed twice in a row takes back two changes, each from the state th
   await settle()
   expect(await Promise.all([sync.step('undo'), sync.step('undo')])).toEqual([undefined, undefined])
   expect(canonicalJson(sync.getState().docs.frame)).toBe(canonicalJson(firstDocs.frame))
-  expect(sync.getState()).toMatchObject({ revision: 4, canUndo: false, canRedo: true, clashes: [] })
+  expect(sync.getState()).toMatchObject({
+    revision: 4,
+    undo: undefined,
+    redo: { origin: 'here' },
+    clashes: [],
+  })
   isInStep(sync, server.docs())
 })
 

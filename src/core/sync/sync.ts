@@ -8,6 +8,7 @@ import { createCarrying } from './carrying'
 import { createClashWatch } from './clash-watch'
 import { createErrands } from './errands'
 import { createLayers } from './layers'
+import { createOriginWatch, type OriginWatch } from './origin'
 import { createSending } from './sending'
 import { createStanding } from './standing'
 import { hold } from './store'
@@ -42,15 +43,19 @@ export interface SiteSync {
   readonly stop: () => void
 }
 
-function firstState(site: LoadedSite, { page, pictures }: LoadedPage): SyncState {
+function firstState(
+  site: LoadedSite,
+  { page, pictures }: LoadedPage,
+  origins: OriginWatch,
+): SyncState {
   const docs = siteDocs(site.frame, [page])
   const own = looksOf(page.body).map((look) => ({ ...look, count: -look.count }))
   return {
     siteId: site.id,
     docs: { ...docs, pictures: { ...site.pictures, ...pictures } },
     revision: site.revision,
-    canUndo: site.canUndo,
-    canRedo: site.canRedo,
+    undo: origins.stepOf(site.undo),
+    redo: origins.stepOf(site.redo),
     pageCount: site.pageCount,
     otherLooks: mergeLooks(site.looks, own),
     pending: [],
@@ -74,13 +79,15 @@ export function createSync(
   surroundings: Surroundings,
 ): SiteSync {
   const { after, newId, keepUnsent } = surroundings
-  const held = hold<SyncState>(firstState(site, firstPage))
+  const origins = createOriginWatch(site.revision)
+  const held = hold<SyncState>(firstState(site, firstPage, origins))
   const { getState, setState, subscribe } = held
   const watch = createClashWatch()
+  const { docs, undo, redo } = getState()
   const keep = (pending: readonly PendingEdit[]) =>
     keepUnsent(pending.length ? JSON.stringify(pending) : null)
-  const layers = createLayers({ held, watch, first: getState().docs, keep })
-  const standing = createStanding({ held, transport, watch, layers })
+  const layers = createLayers({ held, watch, first: { docs, steps: { undo, redo } }, keep })
+  const standing = createStanding({ held, transport, watch, origins, layers })
   const sending = createSending({ held, transport, watch, standing, layers, after })
   /** The pages that were asked for, the last one at the end. */
   let asked: readonly PageId[] = [firstPage.page.id]
@@ -93,8 +100,8 @@ export function createSync(
     if (heard > getState().revision) await standing.catchUp()
   }
 
-  const { dispatch, carryOut } = createCarrying({ held, watch, layers, newId, flush })
-  const needs = { held, transport, watch, standing, after, flush }
+  const { dispatch, carryOut } = createCarrying({ held, watch, origins, layers, newId, flush })
+  const needs = { held, transport, watch, origins, standing, after, flush }
   const { note, onServer, step, wide, publish, cancel } = createErrands(needs)
 
   return {
@@ -138,6 +145,7 @@ export function createSync(
         const told = 'What this window had not sent before'
         setState({ lost: [...getState().lost, { told, problem: { code: 'unreadable' } }] })
       } else if (left.length) {
+        for (const { clientId } of left) origins.made(clientId)
         layers.relay(left)
         void flush()
       }

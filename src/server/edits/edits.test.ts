@@ -50,7 +50,7 @@ test('edits are stored in order, with inverses, and the history grows only', asy
   const before = await stateOf(siteId)
   const start = await revisionOf(siteId)
   const saved = await save(setBrand('#2a4d8f'), giveTheme('bench', 'on-ink'))
-  expect(saved).toMatchObject({ ok: true, value: { revision: start + 2, canUndo: true } })
+  expect(saved).toMatchObject({ ok: true, value: { revision: start + 2, undo: {} } })
   const after = await stateOf(siteId)
 
   await undo(localOwner, siteId, start + 2)
@@ -59,7 +59,7 @@ test('edits are stored in order, with inverses, and the history grows only', asy
   await redo(localOwner, siteId, start + 4)
   const again = await redo(localOwner, siteId, start + 5)
   expect(await stateOf(siteId)).toBe(after)
-  expect(again).toMatchObject({ ok: true, value: { canRedo: false } })
+  expect(again).toMatchObject({ ok: true, value: { redo: undefined } })
 
   const history = await readHistory(localOwner, siteId)
   expect(history.ok && history.value.entries.slice(0, 6).map(({ kind }) => kind)).toEqual([

@@ -1,15 +1,33 @@
 import type { Transaction } from 'sequelize'
-import { models } from '../database/models'
+import type { Ahead } from '@/core/payloads'
+import { models, type EditRow } from '../database/models'
 
-/** Whether there is something to undo and to redo. */
+type Kind = 'undo' | 'redo'
+
+/** The edit that a step is about: the last that stands, or the first of those that were taken back. */
+export const targetOf = (
+  siteId: string,
+  kind: Kind,
+  transaction?: Transaction,
+  attributes?: Array<keyof EditRow>,
+): Promise<EditRow | null> =>
+  models().Edit.findOne({
+    where: { siteId, standing: kind === 'undo' ? 'live' : 'undone' },
+    order: [['revision', kind === 'undo' ? 'DESC' : 'ASC']],
+    transaction,
+    ...(attributes ? { attributes } : {}),
+  })
+
+/** What there is to undo and to redo. */
 export async function standing(
   siteId: string,
   transaction?: Transaction,
-): Promise<{ canUndo: boolean; canRedo: boolean }> {
-  const any = async (state: 'live' | 'undone') => {
-    const where = { siteId, standing: state }
-    const found = await models().Edit.findOne({ where, attributes: ['revision'], transaction })
-    return found !== null
+): Promise<{ undo?: Ahead; redo?: Ahead }> {
+  const ahead = async (kind: Kind) => {
+    const row = await targetOf(siteId, kind, transaction, ['revision', 'told', 'clientId'])
+    if (!row) return {}
+    const { revision, told, clientId } = row
+    return { [kind]: { revision, told, ...(clientId ? { clientId } : {}) } }
   }
-  return { canUndo: await any('live'), canRedo: await any('undone') }
+  return { ...(await ahead('undo')), ...(await ahead('redo')) }
 }

@@ -5,19 +5,12 @@ import { atOneMoment } from '../database/connection'
 import { models, type EditRow } from '../database/models'
 import { addToHistory, changeAndTell } from './change-site'
 import { changesOf, countRecords, recordsOfEdit } from './edit-records'
+import { targetOf } from './standing'
 import { runWide, type WidePlan, type WorkWatch } from './wide-run'
 import { workingSet } from './working-set'
 
 export type StepKind = 'undo' | 'redo'
 type Kind = StepKind
-
-/** The change that a step is about. */
-const targetOf = (siteId: string, kind: Kind, transaction: Transaction): Promise<EditRow | null> =>
-  models().Edit.findOne({
-    where: { siteId, standing: kind === 'undo' ? 'live' : 'undone' },
-    order: [['revision', kind === 'undo' ? 'DESC' : 'ASC']],
-    transaction,
-  })
 
 /** Why there is nothing to step to: because nothing was done, or because the history is closed there. */
 async function nothing(siteId: string, kind: Kind, transaction: Transaction) {

@@ -46,7 +46,7 @@ test('a database of the version before comes up with everything that was in it',
   expect(order).toEqual(pages)
   expect(Object.keys(docs.pictures).sort()).toEqual(['boats', 'logo'])
   expect((await checkIndex()).faults).toEqual([])
-  expect(await loadSite(localOwner, site)).toMatchObject({ ok: true, value: { canUndo: true } })
+  expect(await loadSite(localOwner, site)).toMatchObject({ ok: true, value: { undo: {} } })
   // A second start finds nothing to do.
   expect([await migrate(), await bringUpToDate()]).toEqual([[], 0])
 })

@@ -5,7 +5,7 @@ import { toast } from 'sonner'
 import type { ShareEntry } from '@/core/payloads'
 import { useEditor } from '../editor'
 import { Button } from '../kit'
-import { problemWords } from '../words'
+import { problemWords, when } from '../words'
 
 const addressOf = (id: string) => `${window.location.origin}/palette/${id}`
 
@@ -57,9 +57,7 @@ export function ShareLinks() {
                   <span key={i} className="h-4 w-3" style={{ background: value }} />
                 ))}
               </span>
-              <span className="flex-1 text-xs text-soft">
-                {new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
-              </span>
+              <span className="flex-1 text-xs text-soft">{when(at)}</span>
               <Button onClick={() => void copy(id)}>Copy</Button>
               <Button onClick={() => void revoke(id)}>Revoke</Button>
             </span>

@@ -3,7 +3,6 @@
 import { Accordion } from 'radix-ui'
 import { useState } from 'react'
 import { writeDecision } from '@/core/edit'
-import { fanOf } from '@/core/palette'
 import { decisionColor } from '@/core/resolve'
 import {
   canonicalJson,
@@ -14,8 +13,8 @@ import {
   type SlotId,
 } from '@/core/site'
 import { useEditorState } from '../editor'
-import { decisionHex } from '../look'
-import { Fold } from '../kit'
+import { decisionHex, distinctFan } from '../look'
+import { Fold, useRoving } from '../kit'
 import { ColorEditor } from './later-editor'
 import { Readings, type ReadsOn } from './readings'
 import { ShadeEditor } from './shade-editor'
@@ -29,12 +28,21 @@ interface ColorChooserProps {
   readonly onChoose: (decision: ColorDecision) => void
   readonly label: string
   readonly readsOn?: readonly ReadsOn[]
+  /** The colour that is seen now, where no one decision gives it: what a loose colour begins at. */
+  readonly present?: string
 }
 
 /** The palette and its shades, then any shade, then any colour: the same wherever a colour is set. */
-export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChooserProps) {
+export function ColorChooser({
+  value,
+  onChoose,
+  label,
+  readsOn = [],
+  present = '',
+}: ColorChooserProps) {
   const palette = useEditorState((state) => state.docs.frame.palette)
   const [dragged, rest, take] = useResting(onChoose)
+  const [palettes, shades] = [useRoving(), useRoving()]
   const shown = dragged ?? value
   const chosen = shown && canonicalJson(shown)
   const slots = slotsInOrder(palette)
@@ -63,6 +71,7 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
       <div
+        {...palettes}
         role="group"
         aria-label={label}
         className="grid gap-1"
@@ -74,7 +83,7 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
           <div key={id} className="flex flex-col overflow-hidden rounded">
             {many
               ? cell({ slot: id }, true, 'h-7 w-full')
-              : fanOf(palette, id).map((each) =>
+              : distinctFan(palette, id).map((each) =>
                   cell(each, !('shade' in each), 'shade' in each ? 'h-6 w-full' : 'h-7 w-full'),
                 )}
           </div>
@@ -82,11 +91,12 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
       </div>
       {many && fanSlot && palette.slots[fanSlot] && (
         <div
+          {...shades}
           className="flex overflow-hidden rounded"
           role="group"
           aria-label={`Shades of ${slotName(palette, fanSlot)}`}
         >
-          {fanOf(palette, fanSlot).map((each) => cell(each, false, 'h-7 flex-1'))}
+          {distinctFan(palette, fanSlot).map((each) => cell(each, false, 'h-7 flex-1'))}
         </div>
       )}
       {slots.length === 0 && <p className="text-soft">The palette has no slots yet.</p>}
@@ -102,7 +112,7 @@ export function ColorChooser({ value, onChoose, label, readsOn = [] }: ColorChoo
         )}
         <Fold value="loose" title="A loose colour">
           <ColorEditor
-            value={shown ? (isBound(shown) ? decisionHex(palette, shown) : shown.value) : ''}
+            value={shown ? (isBound(shown) ? decisionHex(palette, shown) : shown.value) : present}
             onDrag={(text) => rest({ value: text })}
             onCommit={(text) => take({ value: text })}
             readsOn={readsOn}

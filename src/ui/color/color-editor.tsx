@@ -31,8 +31,6 @@ interface ColorEditorProps {
   readonly onCommit: (value: string) => void
   /** What it stands on, or what stands on it, for the contrast. */
   readonly readsOn?: readonly ReadsOn[]
-  /** Side by side, where there is room. */
-  readonly wide?: boolean
 }
 
 /** Points of OKLCH lightness that one press of darker or lighter moves. */
@@ -57,7 +55,7 @@ function trackOf(model: ColorModel, at: Coordinates, channel: number): string {
 
 /** The one way to set a colour by hand: area, sliders, any notation, droppers, codes. */
 export function ColorEditor(props: ColorEditorProps) {
-  const { value, onDrag, onCommit, readsOn = [], wide } = props
+  const { value, onDrag, onCommit, readsOn = [] } = props
   const [modelId, setModelId] = useState<ColorModelId>('oklch')
   const moves = useMoves()
   const recent = useStore(recentColors, (state) => state.colors)
@@ -90,7 +88,7 @@ export function ColorEditor(props: ColorEditorProps) {
   }
 
   return (
-    <div className={`grid content-start gap-x-5 gap-y-2.5 ${wide ? 'grid-cols-2' : ''}`}>
+    <div className="grid content-start gap-2.5">
       <div className="grid content-start gap-2.5">
         <div className="flex items-center gap-1">
           <Segments
@@ -151,6 +149,7 @@ export function ColorEditor(props: ColorEditorProps) {
         {value !== '' && <Codes color={color} />}
         {recent.length > 0 && (
           <div role="group" aria-label="Recent colours" className="flex flex-wrap gap-1">
+            <h4 className="w-full text-xs text-soft">Recent colours</h4>
             {recent.map((hex) => (
               <button
                 key={hex}

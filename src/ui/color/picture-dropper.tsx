@@ -4,7 +4,7 @@ import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } fr
 import { fromBytes, writeHex } from '@/core/color'
 import { askPicture } from './ask-picture'
 import { PictureSource } from './picture-source'
-import { arrowSteps, Swatch } from '../kit'
+import { arrowSteps, Swatch, Notice } from '../kit'
 
 /** Longest side of the picture as it is looked at, in pixels. */
 const LONGEST = 1600
@@ -113,11 +113,7 @@ export function PictureDropper({ onPick }: { readonly onPick: (hex: string) => v
   return (
     <div className="grid gap-3">
       <PictureSource onTake={(file) => void take(file)} />
-      {wrong && (
-        <p role="alert" className="font-semibold">
-          × {wrong}
-        </p>
-      )}
+      {wrong && <Notice>{wrong}</Notice>}
       {picture && (
         <>
           <button

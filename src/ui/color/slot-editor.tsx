@@ -53,7 +53,6 @@ export function SlotEditor({ slot }: { readonly slot: Slot }) {
         <NameByColor slot={slot} />
       </div>
       <ColorEditor
-        wide
         value={dragged ?? slot.value ?? ''}
         onDrag={drag}
         onCommit={take}

@@ -1,7 +1,7 @@
 'use client'
 
 import { useDeferredValue, useMemo, useSyncExternalStore } from 'react'
-import { afterDark } from '@/core/generate'
+import { afterDark, failingInSite } from '@/core/generate'
 import type { PageBandsEntry } from '@/core/payloads'
 import { spotsOnPage, type Spot } from '@/core/resolve'
 import type { RoleId } from '@/core/roles'
@@ -46,6 +46,17 @@ export function useReach(): Reach {
   return useReachOf(docs, otherLooks, docs.frame.themes)
 }
 
+/** What in the themes is hard to read, in either edition; found after what was changed is drawn. */
+export function useFailing(): ReturnType<typeof failingInSite> {
+  const frame = useDeferredValue(useEditorState((state) => state.docs.frame))
+  const { palette, themes, edition } = frame
+  return useMemo(
+    () => failingInSite(frame),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- of the frame only these matter
+    [palette, themes, edition],
+  )
+}
+
 /** The roles that anything on the site is coloured by. What a theme decides for them does not matter to that. */
 export function useUsedRoles(): ReadonlySet<RoleId> {
   const docs = useEditorState((state) => state.docs)
@@ -61,11 +72,15 @@ export function usePage(): Page | undefined {
   return useEditorState((state) => state.docs.pages[state.pageId])
 }
 
-/** The documents as they are looked at: in the light edition, or after dark. */
+/** The documents as they are looked at: in the light edition or after dark, as they are or on trial. */
 export function useShownDocs(): SiteDocs {
   const docs = useEditorState((state) => state.docs)
   const dark = useEditorState(isAfterDark)
-  return useMemo(() => (dark ? { ...docs, frame: afterDark(docs.frame) } : docs), [docs, dark])
+  const trialFrame = useEditorState((state) => state.trialFrame)
+  return useMemo(() => {
+    const frame = trialFrame ?? docs.frame
+    return dark || trialFrame ? { ...docs, frame: dark ? afterDark(frame) : frame } : docs
+  }, [docs, dark, trialFrame])
 }
 
 export function useSpots(): Spot[] {

@@ -41,6 +41,8 @@ export function createEditor(site: LoadedSite, firstPage: LoadedPage): Editor {
     pageId: firstPage.page.id,
     width: 'desktop',
     middle: 'page',
+    sheetRows: 'used',
+    chipNames: false,
     afterDark: false,
   }
   const store = createStore<EditorState>(() => ({ ...sync.getState(), ...view }))

@@ -5,6 +5,7 @@ export {
   spotOfSelection,
   usePage,
   usePageList,
+  useFailing,
   useReach,
   useShownDocs,
   useShownPage,
@@ -18,10 +19,11 @@ export type {
   Middle,
   Selection,
   SheetCells,
+  SheetRows,
   Trial,
   TrialWay,
   ViewState,
 } from './state'
 export { isAfterDark } from './state'
-export { openAndTell, stepAndTell } from './steps'
-export type { Clash, LostEdit, SaveState } from '@/core/sync'
+export { openAndTell, stepAndTell, stepWords } from './steps'
+export type { Clash, LostEdit, SaveState, Step } from '@/core/sync'

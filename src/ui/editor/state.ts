@@ -3,7 +3,16 @@ import type { ReadProblem } from '@/core/formats'
 import type { HarmonyId, HueFamily, Mood } from '@/core/palette'
 import type { Problem } from '@/core/payloads'
 import type { RoleId } from '@/core/roles'
-import type { Candidate, DocId, ElementId, PageId, SectionId, SlotId, ThemeId } from '@/core/site'
+import type {
+  Candidate,
+  DocId,
+  ElementId,
+  Frame,
+  PageId,
+  SectionId,
+  SlotId,
+  ThemeId,
+} from '@/core/site'
 import type { SiteSync, SyncState } from '@/core/sync'
 import type { FoundColor } from '@/workers/picture.worker'
 import type { SiteClient } from './client'
@@ -58,6 +67,8 @@ export interface Trial {
   readonly takeNames: boolean
   /** Whether slots that are named after a colour which they would no longer have get new names. */
   readonly rename: boolean
+  /** Whether applying it generates the themes anew; absent: where that leaves less that is hard to read. */
+  readonly themesAnew?: boolean
 }
 
 /** What stands in the middle of the view: the page, drawn things, or palettes side by side. */
@@ -68,6 +79,9 @@ export interface SheetCells {
   readonly roles: readonly RoleId[]
   readonly themes: readonly ThemeId[]
 }
+
+/** Rows of the theme sheet: roles that the site uses, all, or what is hard to read. */
+export type SheetRows = 'used' | 'all' | 'failing'
 
 export type DeviceWidth = 'desktop' | 'tablet' | 'phone'
 
@@ -83,13 +97,19 @@ export interface ViewState {
   readonly dropTarget?: Selection
   /** The cells that are chosen on the theme sheet. */
   readonly sheetCells?: SheetCells
+  /** Which rows of the theme sheet are shown. */
+  readonly sheetRows: SheetRows
   /** A candidate palette that is shown on the stage and not yet applied. */
   readonly trial?: Trial
+  /** The frame that is shown in place of the site's own, for a trial that changes the themes too. */
+  readonly trialFrame?: Frame
   readonly middle: Middle
   /** Where the page before is parted from the page after, 0…1 of its width; absent when only one is shown. */
   readonly divider?: number
   /** Whether the dark edition is shown and decided, rather than the light one. */
   readonly afterDark: boolean
+  /** Whether the names of the sections' themes are shown on the page. */
+  readonly chipNames: boolean
   readonly width: DeviceWidth
 }
 

@@ -1,11 +1,27 @@
 import { toast } from 'sonner'
 import type { PageId } from '@/core/site'
+import type { Step } from '@/core/sync'
 import type { Editor } from './state'
 import { problemWords } from '../words'
 
+/** Where what a step is about was made, if that is not here and now. */
+const ORIGIN: Readonly<Record<Step['origin'], string>> = {
+  here: '',
+  elsewhere: ', which was done in another window',
+  before: ', from before you opened this window',
+}
+
+/** What a step would do, for its button. */
+export const stepWords = (kind: 'undo' | 'redo', { told, origin }: Step): string =>
+  `${kind === 'undo' ? 'Takes back' : 'Does again'}: ${told}${ORIGIN[origin]}`
+
 export async function stepAndTell(editor: Editor, kind: 'undo' | 'redo'): Promise<void> {
+  const { [kind]: step } = editor.store.getState()
   const problem = await editor.step(kind)
-  if (problem) toast.error(problemWords(problem))
+  if (problem) return void toast.error(problemWords(problem))
+  if (!step) return
+  const done = kind === 'undo' ? 'Taken back' : 'Done again'
+  toast(`${done}: ${step.told}${ORIGIN[step.origin]}.`, { id: 'step' })
 }
 
 export async function openAndTell(editor: Editor, page: PageId): Promise<void> {

@@ -4,9 +4,9 @@ import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
 import type { CheckpointEntry } from '@/core/payloads'
 import { useEditor, useEditorState } from '../editor'
-import { Button, TextField } from '../kit'
+import { Button, TextField, Notice } from '../kit'
 import { readName } from '../names'
-import { problemWords } from '../words'
+import { problemWords, when } from '../words'
 
 /** The states that were kept under a name, to go back to. */
 export function CheckpointList() {
@@ -58,11 +58,7 @@ export function CheckpointList() {
         placeholder="Before the client’s visit"
         onCommit={take}
       />
-      {failure && (
-        <p role="alert" className="mt-3 font-semibold">
-          × {failure}
-        </p>
-      )}
+      {failure && <Notice className="mt-3">{failure}</Notice>}
       {checkpoints.length === 0 && !failure && (
         <p className="mt-4 text-soft">
           None yet. A sweep keeps one by itself before it changes anything.
@@ -76,7 +72,7 @@ export function CheckpointList() {
           >
             <p className="font-semibold">{checkpoint.name}</p>
             <p className="mb-2 text-soft">
-              revision {checkpoint.revision}, {new Date(checkpoint.at).toLocaleString()}
+              revision {checkpoint.revision}, {when(checkpoint.at)}
             </p>
             <Button disabled={going !== undefined} onClick={() => void goBack(checkpoint)}>
               {going === checkpoint.id ? 'Going back …' : 'Go back to this'}

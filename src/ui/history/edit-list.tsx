@@ -3,10 +3,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { HistoryEntry, HistoryPage, Result } from '@/core/payloads'
 import { useEditor, useEditorState } from '../editor'
-import { useRowWindow } from '../kit'
-import { problemWords } from '../words'
-
-const clock = (at: string) => new Date(at).toLocaleString()
+import { useRowWindow, Notice } from '../kit'
+import { problemWords, when } from '../words'
 
 const STANDING = {
   live: '',
@@ -73,11 +71,7 @@ export function EditList() {
   return (
     <section ref={scroller} aria-label="Edits" className="min-h-0 overflow-y-auto p-4">
       <h2 className="mb-3 text-[15px] font-bold">Every change, newest first</h2>
-      {failure && (
-        <p role="alert" className="mb-3 font-semibold">
-          × {failure}
-        </p>
-      )}
+      {failure && <Notice className="mb-3">{failure}</Notice>}
       {!entries && !failure && <p className="text-soft">Reading the history …</p>}
       {entries?.length === 0 && (
         <p className="rounded-lg border border-dashed border-edge-strong p-10 text-center text-soft">
@@ -109,8 +103,8 @@ function Entry({ entry }: { readonly entry: HistoryEntry }) {
       <span className={isGone ? 'text-soft line-through' : ''}>
         {entry.kind === 'do' ? entry.told : `${entry.kind}: ${entry.told}`}
       </span>
-      <span className="text-soft">
-        {entry.standing ? STANDING[entry.standing] : ''} {clock(entry.at)}
+      <span className="text-right whitespace-nowrap text-soft">
+        {entry.standing ? STANDING[entry.standing] : ''} {when(entry.at)}
       </span>
     </>
   )

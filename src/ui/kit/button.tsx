@@ -18,15 +18,21 @@ export function Button({ look = 'plain', className = '', type = 'button', ...res
   )
 }
 
-type IconButtonProps = ComponentProps<'button'> & { readonly label: string }
+type IconButtonProps = ComponentProps<'button'> & {
+  readonly label: string
+  /** What it would do just now, beside its name. */
+  readonly told?: string
+}
 
 /** A button that shows only an icon; its name is read aloud and shown on hover. */
-export function IconButton({ label, className = '', type = 'button', ...rest }: IconButtonProps) {
+export function IconButton(props: IconButtonProps) {
+  const { label, told, className = '', type = 'button', ...rest } = props
   return (
     <button
       type={type}
       aria-label={label}
-      title={label}
+      title={told ? `${label}\n${told}` : label}
+      aria-description={told}
       className={`inline-flex size-8 items-center justify-center rounded-md border border-transparent text-ink hover:bg-hover disabled:cursor-not-allowed disabled:opacity-35 aria-pressed:border-edge-strong aria-pressed:bg-hover ${className}`}
       {...rest}
     />

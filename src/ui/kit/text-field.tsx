@@ -43,6 +43,7 @@ export function TextField(props: TextFieldProps) {
         value={typed ?? value}
         placeholder={placeholder}
         spellCheck={false}
+        data-changed={typed !== undefined && typed !== value}
         autoComplete="off"
         aria-invalid={problem !== undefined}
         aria-describedby={problem ? `${id}-problem` : undefined}

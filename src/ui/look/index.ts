@@ -1,1 +1,1 @@
-export { assetUrlOf, decisionHex, paintBackground, themeLook } from './look'
+export { assetUrlOf, decisionHex, distinctFan, paintBackground, themeLook } from './look'

@@ -1,10 +1,30 @@
 import { writeHex } from '@/core/color'
+import { fanOf } from '@/core/palette'
 import { paintCss } from '@/core/render'
 import { decisionColor } from '@/core/resolve'
-import { own, type ColorDecision, type Frame, type Paint, type Palette } from '@/core/site'
+import {
+  own,
+  type ColorDecision,
+  type Frame,
+  type Paint,
+  type Palette,
+  type SlotId,
+} from '@/core/site'
 
 export function decisionHex(palette: Palette, decision: ColorDecision): string {
   return writeHex(decisionColor(palette, decision))
+}
+
+/** The fan of a slot without steps that look like another: a near-white has fewer tints. The slot itself always stays. */
+export function distinctFan(palette: Palette, slot: SlotId): ColorDecision[] {
+  const seen = new Set([decisionHex(palette, { slot })])
+  return fanOf(palette, slot).filter((decision) => {
+    if (!('shade' in decision && decision.shade)) return true
+    const hex = decisionHex(palette, decision)
+    if (seen.has(hex)) return false
+    seen.add(hex)
+    return true
+  })
 }
 
 /** Where the editor's server keeps the pictures of a site. */

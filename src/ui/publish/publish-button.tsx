@@ -1,11 +1,12 @@
 'use client'
 
 import { Download, ExternalLink } from 'lucide-react'
+import Link from 'next/link'
 import { useState } from 'react'
 import type { Publication } from '@/core/payloads'
-import { useEditor, useEditorState } from '../editor'
-import { Button, Dialog } from '../kit'
-import { counted, problemWords } from '../words'
+import { useEditor, useEditorState, useFailing } from '../editor'
+import { Button, Dialog, Notice } from '../kit'
+import { counted, problemWords, when } from '../words'
 
 type Phase =
   | { readonly at: 'asking' }
@@ -43,18 +44,14 @@ export function PublishButton() {
       </Button>
       <Dialog open={open} onOpenChange={setOpen} title="Publish">
         <div className="grid gap-3">
-          {phase.at === 'failed' && (
-            <p role="alert" className="font-semibold">
-              × {phase.words}
-            </p>
-          )}
+          {phase.at === 'failed' && <Notice>{phase.words}</Notice>}
           {publication ? (
             <>
               <p>
                 {publication.revision === revision
                   ? 'What you see is what is published.'
                   : `Published is revision ${publication.revision}; the site is at ${revision} now.`}{' '}
-                {counted(publication.files, 'file')}, {new Date(publication.at).toLocaleString()}.
+                {counted(publication.files, 'file')}, {when(publication.at)}.
               </p>
               <div className="flex gap-2">
                 <a
@@ -77,6 +74,7 @@ export function PublishButton() {
           ) : (
             phase.at === 'ready' && <p>This site has not been published yet.</p>
           )}
+          <Readable onGo={() => setOpen(false)} />
           <p className="text-soft">
             Publishing writes plain HTML and CSS, with the slots as custom properties, and serves
             them read-only.
@@ -95,5 +93,26 @@ export function PublishButton() {
         </div>
       </Dialog>
     </>
+  )
+}
+
+/** What visitors would find hard to read; it keeps nobody from publishing. */
+function Readable({ onGo }: { readonly onGo: () => void }) {
+  const editor = useEditor()
+  const siteId = useEditorState((state) => state.siteId)
+  const { light, dark } = useFailing()
+  const count = light.length + dark.length
+  if (count === 0) return <p>✓ Everything in every theme reads well (WCAG 2.2 AA).</p>
+  const show = () => {
+    editor.show({ sheetRows: 'failing', sheetCells: undefined, afterDark: light.length === 0 })
+    onGo()
+  }
+  return (
+    <p className="rounded-md border border-dashed border-ink px-2.5 py-1.5">
+      <b>× {counted(count, 'pair')} in the themes would be hard to read.</b>{' '}
+      <Link href={`/sites/${siteId}/themes`} onClick={show} className="underline">
+        Look at them
+      </Link>
+    </p>
   )
 }

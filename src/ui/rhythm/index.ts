@@ -1,2 +1,3 @@
+export { blendingOf } from './blending'
 export { RhythmView } from './rhythm-view'
 export { ThemeChoices } from './theme-choices'

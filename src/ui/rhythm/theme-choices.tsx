@@ -12,18 +12,27 @@ interface ThemeChoicesProps {
   readonly onChoose: (theme: ThemeId) => void
   /** Called while a theme is pointed at, and with nothing when it no longer is. */
   readonly onPoint?: (theme: ThemeId | undefined) => void
+  /** For a header: whether it blends, and how to have it blend into what lies under it. */
+  readonly blending?: { readonly blends: boolean; readonly onBlend: () => void }
 }
 
+/** Stands for blending among the themes. */
+const BLEND = 'blend '
+
 /** The themes, each drawn as it looks: one stop for the tab key, arrow keys point, space or enter chooses. */
-export function ThemeChoices({ label, value, onChoose, onPoint }: ThemeChoicesProps) {
+export function ThemeChoices(props: ThemeChoicesProps) {
+  const { label, value, onChoose, onPoint, blending } = props
   const frame = useEditorState((state) => state.docs.frame)
   return (
     <ToggleGroup.Root
       type="single"
       role="radiogroup"
       aria-label={label}
-      value={value ?? ''}
-      onValueChange={(theme) => theme && onChoose(theme as ThemeId)}
+      value={blending?.blends ? BLEND : (value ?? '')}
+      onValueChange={(theme) => {
+        if (theme === BLEND) blending?.onBlend()
+        else if (theme) onChoose(theme as ThemeId)
+      }}
       className="grid grid-cols-2 gap-1.5"
       onPointerLeave={() => onPoint?.(undefined)}
     >
@@ -48,6 +57,14 @@ export function ThemeChoices({ label, value, onChoose, onPoint }: ThemeChoicesPr
           </ToggleGroup.Item>
         )
       })}
+      {blending && (
+        <ToggleGroup.Item
+          value={BLEND}
+          className="col-span-2 flex h-9 items-center rounded-md border border-dashed border-edge-strong px-2.5 font-semibold aria-checked:outline-2 aria-checked:outline-offset-1 aria-checked:outline-ink"
+        >
+          Blend into the section under it
+        </ToggleGroup.Item>
+      )}
     </ToggleGroup.Root>
   )
 }

@@ -11,6 +11,7 @@ export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
   ['1 … 9', 'edit that slot of the palette'],
   [', and .', 'page before, page after'],
   ['W', 'next width: desktop, tablet, phone'],
+  ['T', 'name the theme of each section on the page, or no longer'],
   ['R', 'reshuffle the palette; again for another'],
   ['Alt ← and →', 'move the slot that is focused in the tray'],
   ['arrows, shift', 'on the theme sheet and the rhythm: walk, widen the choice'],
@@ -19,7 +20,7 @@ export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
   ['Ctrl C and V', 'on the theme sheet: copy and paste cells'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
-  ['Esc', 'let go of what is chosen or tried'],
+  ['Esc', 'close the innermost: a panel, what is tried, what is chosen'],
   ['?', 'this list'],
 ]
 
@@ -27,6 +28,28 @@ const WIDTHS: readonly DeviceWidth[] = ['desktop', 'tablet', 'phone']
 
 function isTyping(target: EventTarget | null): boolean {
   return target instanceof HTMLElement && target.closest('input, textarea, [role=dialog]') !== null
+}
+
+/** Whether undo is about text that was typed and not taken yet: that is the browser's. */
+function isInChangedText(target: EventTarget | null): boolean {
+  const field = target instanceof HTMLElement && target.closest('input, textarea')
+  if (!field) return false
+  const { changed } = (field as HTMLElement).dataset
+  if (changed !== undefined) return changed === 'true'
+  const isText =
+    field instanceof HTMLTextAreaElement || /^(text|search)$/.test((field as HTMLInputElement).type)
+  return isText && (field as HTMLInputElement | HTMLTextAreaElement).value !== ''
+}
+
+/** Closes the innermost of what is open in the window; a trial that is let go can be had back. */
+function closeInnermost(editor: Editor): void {
+  const { trial } = editor.store.getState()
+  if (!trial) return editor.show({ selection: undefined })
+  editor.show({ trial: undefined, middle: 'page', divider: undefined })
+  toast('The palette on trial is put away.', {
+    id: 'trial',
+    action: { label: 'Show it again', onClick: () => editor.show({ trial }) },
+  })
 }
 
 async function turnPage(editor: Editor, by: number): Promise<void> {
@@ -55,7 +78,7 @@ export function useShortcuts(editor: Editor, onHelp: () => void): void {
       if (
         (event.ctrlKey || event.metaKey) &&
         event.key.toLowerCase() === 'z' &&
-        !isTyping(event.target)
+        !isInChangedText(event.target)
       ) {
         event.preventDefault()
         void stepAndTell(editor, event.shiftKey ? 'redo' : 'undo')
@@ -70,8 +93,9 @@ export function useShortcuts(editor: Editor, onHelp: () => void): void {
         const at = WIDTHS.indexOf(state.width)
         editor.show({ width: WIDTHS[(at + 1) % WIDTHS.length]! })
       } else if (event.key.toLowerCase() === 'r') reshuffleAgain(editor)
+      else if (event.key.toLowerCase() === 't') editor.show({ chipNames: !state.chipNames })
       else if (event.key === '?') onHelp()
-      else if (event.key === 'Escape') editor.show({ selection: undefined, trial: undefined })
+      else if (event.key === 'Escape') closeInnermost(editor)
       else return
       event.preventDefault()
     }

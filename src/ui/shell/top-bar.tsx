@@ -13,7 +13,15 @@ import {
 } from 'lucide-react'
 import Link from 'next/link'
 import { usePathname } from 'next/navigation'
-import { isAfterDark, stepAndTell, useEditor, useEditorState, type DeviceWidth } from '../editor'
+import {
+  isAfterDark,
+  stepAndTell,
+  stepWords,
+  useEditor,
+  useEditorState,
+  useFailing,
+  type DeviceWidth,
+} from '../editor'
 import { IconButton } from '../kit'
 import { PublishButton } from '../publish'
 import { switchChrome } from './chrome'
@@ -35,11 +43,8 @@ const DEVICES: ReadonlyArray<readonly [DeviceWidth, string, typeof Monitor]> = [
 ]
 
 export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
-  const editor = useEditor()
   const siteId = useEditorState((state) => state.siteId)
   const name = useEditorState((state) => state.docs.frame.name)
-  const canUndo = useEditorState((state) => state.canUndo)
-  const canRedo = useEditorState((state) => state.canRedo)
   const path = usePathname()
   const base = `/sites/${siteId}`
   const view = path.slice(base.length)
@@ -68,20 +73,9 @@ export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
       <div className="flex-1" />
       {view === '' && <EditionToggle />}
       {view === '' && <Widths />}
-      <IconButton
-        label="Undo (Ctrl Z)"
-        disabled={!canUndo}
-        onClick={() => void stepAndTell(editor, 'undo')}
-      >
-        <Undo2 size={16} />
-      </IconButton>
-      <IconButton
-        label="Redo (Ctrl Shift Z)"
-        disabled={!canRedo}
-        onClick={() => void stepAndTell(editor, 'redo')}
-      >
-        <Redo2 size={16} />
-      </IconButton>
+      <StepButton kind="undo" label="Undo (Ctrl Z)" Icon={Undo2} />
+      <StepButton kind="redo" label="Redo (Ctrl Shift Z)" Icon={Redo2} />
+      <ReadsMark base={base} />
       <Others />
       <SaveMark />
       <IconButton label="Light or dark chrome" onClick={switchChrome}>
@@ -92,6 +86,58 @@ export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
       </IconButton>
       <PublishButton />
     </header>
+  )
+}
+
+interface StepButtonProps {
+  readonly kind: 'undo' | 'redo'
+  readonly label: string
+  readonly Icon: typeof Undo2
+}
+
+/** A step back or forward; it says what it is about before it is taken. */
+function StepButton({ kind, label, Icon }: StepButtonProps) {
+  const editor = useEditor()
+  const step = useEditorState((state) => state[kind])
+  return (
+    <IconButton
+      label={label}
+      told={step && stepWords(kind, step)}
+      disabled={!step}
+      onClick={() => void stepAndTell(editor, kind)}
+    >
+      <Icon size={16} />
+    </IconButton>
+  )
+}
+
+/** How many pairs in the themes are hard to read, quietly; leads to them. */
+function ReadsMark({ base }: { readonly base: string }) {
+  const editor = useEditor()
+  const { light, dark } = useFailing()
+  const count = light.length + dark.length
+  const show = () =>
+    editor.show({
+      sheetRows: 'failing',
+      sheetCells: undefined,
+      afterDark: light.length === 0 && dark.length > 0,
+    })
+  if (count === 0) {
+    return (
+      <span className="px-1.5 text-xs whitespace-nowrap text-soft" title="Every pair of the themes">
+        ✓ reads well
+      </span>
+    )
+  }
+  return (
+    <Link
+      href={`${base}/themes`}
+      onClick={show}
+      title="Pairs in the themes that are hard to read: show them"
+      className="rounded px-1.5 py-0.5 text-xs font-semibold whitespace-nowrap hover:bg-hover"
+    >
+      × {count.toLocaleString('en-GB')} hard to read
+    </Link>
   )
 }
 

@@ -7,19 +7,24 @@ import { themesInOrder } from '@/core/site'
 import { useEditor, useEditorState, useSpots } from '../editor'
 import { themeLook } from '../look'
 import { Popover } from '../kit'
-import { ThemeChoices } from '../rhythm'
+import { blendingOf, ThemeChoices } from '../rhythm'
 import { selectedNode } from './hit-test'
 import { boxOf } from './outlines'
 import { previewTheme } from './preview-theme'
 import { stageStore } from './stage-access'
 
-/** Each section carries its theme as a chip: pointing at another one shows it in place, choosing gives it. */
+/**
+ * Each section carries its theme as a chip beside the page, which covers nothing:
+ * pointing at it, or the key T, shows its name; pointing at another theme shows it
+ * in place, choosing gives it.
+ */
 export function ThemeChips({ scale }: { readonly scale: number }) {
   const editor = useEditor()
   const frame = useEditorState((state) => state.docs.frame)
   const spots = useSpots()
   const stage = useStore(stageStore, (state) => state.stage)
   const drawing = useStore(stageStore, (state) => state.drawing)
+  const named = useEditorState((state) => state.chipNames)
   const [open, setOpen] = useState<string>()
   const chips = useMemo(() => {
     const boxed = spots.flatMap((spot) => {
@@ -41,8 +46,8 @@ export function ThemeChips({ scale }: { readonly scale: number }) {
     return (
       <div
         key={key}
-        className="absolute right-1.5 z-10"
-        style={{ top: top * scale - 12 }}
+        className="absolute left-full z-10 ml-0.5"
+        style={{ top: top * scale + 2 }}
         onClick={(event) => event.stopPropagation()}
         onPointerMove={(event) => event.stopPropagation()}
       >
@@ -59,20 +64,30 @@ export function ThemeChips({ scale }: { readonly scale: number }) {
             <button
               type="button"
               aria-label={`Theme of ${section.name}: ${section.blend ? 'blends' : look.name}`}
-              className="flex h-6 items-center gap-1.5 rounded-full bg-black/80 pr-2.5 pl-1.5 text-[11px] font-semibold text-white opacity-70 ring-1 ring-white/70 hover:opacity-100 focus-visible:opacity-100 data-[state=open]:opacity-100"
+              className={`group absolute left-0 flex h-5 items-center rounded-full text-[11px] font-semibold whitespace-nowrap text-white hover:-translate-x-full hover:bg-black/85 hover:pr-2 focus-visible:-translate-x-full focus-visible:bg-black/85 focus-visible:pr-2 data-[state=open]:-translate-x-full data-[state=open]:bg-black/85 data-[state=open]:pr-2 ${named ? '-translate-x-full bg-black/85 pr-2' : ''}`}
             >
+              <span aria-hidden className="grid size-5 place-items-center">
+                <span
+                  className={`size-3.5 border border-black/60 ring-1 ring-white ${section.blend ? 'rounded-full' : 'rounded-[3px]'}`}
+                  style={{ background: look.ground }}
+                />
+              </span>
               <span
-                aria-hidden
-                className="size-3 rounded-full ring-1 ring-white/60"
-                style={{ background: look.ground }}
-              />
-              {section.blend ? 'blends' : look.name}
+                className={
+                  named
+                    ? ''
+                    : 'hidden group-hover:inline group-focus-visible:inline group-data-[state=open]:inline'
+                }
+              >
+                {section.blend ? 'blends' : look.name}
+              </span>
             </button>
           }
         >
           <ThemeChoices
             label={`Theme of ${section.name}`}
             value={section.blend ? undefined : section.theme}
+            blending={blendingOf(editor, section)}
             onPoint={(next) => previewTheme({ doc, section: section.id }, next)}
             onChoose={(next) => {
               previewTheme({ doc, section: section.id }, undefined)

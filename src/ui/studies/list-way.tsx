@@ -2,7 +2,7 @@
 
 import type { DragEvent } from 'react'
 import type { Trial } from '../editor'
-import { FileButton } from '../kit'
+import { FileButton, Notice } from '../kit'
 import { counted, readProblemWords } from '../words'
 import { useBasis } from './basis'
 import { trialOfList } from './trial-of-list'
@@ -55,17 +55,17 @@ export function ListWay({ from, found, onTrial }: ListWayProps) {
         {counted(found, 'colour')} found
       </p>
       {problems.length > 0 && (
-        <div role="alert" className="rounded-md border border-dashed border-ink px-2.5 py-1.5">
+        <Notice>
           {found > 0 && <p className="font-semibold">{counted(found, 'colour')} read, but:</p>}
           <ul>
             {problems.slice(0, LISTED).map((problem, i) => (
               <li key={i} className="break-words">
-                × {readProblemWords(problem)}
+                {readProblemWords(problem)}
               </li>
             ))}
           </ul>
           {problems.length > LISTED && <p>and {problems.length - LISTED} more like these.</p>}
-        </div>
+        </Notice>
       )}
     </div>
   )

@@ -1,5 +1,6 @@
 'use client'
 
+import { Notice } from '../kit'
 import { useState } from 'react'
 import { PictureSource } from '../color'
 import type { Trial } from '../editor'
@@ -43,11 +44,7 @@ export function PictureWay({ from, onTrial }: PictureWayProps) {
         </div>
       )}
       <PictureSource busy={busy} onTake={(file) => void take(file)} />
-      {wrong && (
-        <p role="alert" className="font-semibold">
-          × {wrong}
-        </p>
-      )}
+      {wrong && <Notice>{wrong}</Notice>}
       {from.found.length === 1 && <p className="text-soft">The picture is of a single colour.</p>}
       {from.found.length > 1 && from.url && (
         <label className="flex items-center gap-2 text-soft">

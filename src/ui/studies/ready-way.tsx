@@ -4,6 +4,7 @@ import { colorOf } from '@/core/color'
 import { findReadyMade, hueFamilies, moods, type HueFamily, type Mood } from '@/core/palette'
 import type { Trial } from '../editor'
 import { useBasis } from './basis'
+import { Choice, Choices } from '../kit'
 import { PaletteStrip } from './palette-strip'
 import { trialOfReadyMade } from './trial'
 
@@ -60,25 +61,23 @@ export function ReadyWay({ from, onTrial }: ReadyWayProps) {
           </select>
         </label>
       </div>
-      <div
-        role="radiogroup"
-        aria-label="Ready-made palettes"
+      <Choices
+        label="Ready-made palettes"
+        value={name}
+        onChange={(next) => onTrial(trialOfReadyMade(basis, next, mood, hue))}
         className="grid max-h-60 auto-rows-max grid-cols-2 gap-1.5 overflow-y-auto p-0.5"
       >
         {found.map((each) => (
-          <button
+          <Choice
             key={each.name}
-            type="button"
-            role="radio"
-            aria-checked={each.name === name}
-            onClick={() => onTrial(trialOfReadyMade(basis, each.name, mood, hue))}
+            value={each.name}
             className="overflow-hidden rounded-md border border-edge-strong/60 bg-raised text-left text-[12px] font-semibold hover:bg-hover aria-checked:ring-2 aria-checked:ring-strong"
           >
             <PaletteStrip colors={each.colors.map((hex) => colorOf(hex)!)} className="h-6" />
             <span className="block truncate px-2 py-1">{each.name}</span>
-          </button>
+          </Choice>
         ))}
-      </div>
+      </Choices>
       {found.length === 0 && (
         <p className="text-soft">No palette has both. Take away the mood or the hue.</p>
       )}

@@ -1,13 +1,14 @@
 'use client'
 
-import { failingRoles } from '@/core/resolve'
-import { slotsInOrder, themesInOrder } from '@/core/site'
+import { useDeferredValue, useMemo } from 'react'
+import { slotsInOrder } from '@/core/site'
 import { useEditorState, type Trial } from '../editor'
 import { Button, TextField, Tick } from '../kit'
 import { counted } from '../words'
 import { ColorChip } from './color-chip'
 import { SlotRow } from './slot-row'
-import { leftOver, paletteWith, trialValues, type NewName } from './trial'
+import { outlookOf } from './outlook'
+import { leftOver, type NewName } from './trial'
 import { useTrialDeeds } from './use-trial'
 import { WayControls } from './way-controls'
 
@@ -47,10 +48,10 @@ export function TrialPanel({ trial }: { readonly trial: Trial }) {
           )}
         </>
       )}
-      {changes > 0 && <Readable trial={trial} />}
       <span className="flex-1" />
       <div className="sticky bottom-0 z-10 -mx-4 -mb-4 grid gap-2 border-t border-edge bg-panel px-4 py-2.5">
         <Renames renames={renames} trial={trial} onTrial={show} />
+        {changes > 0 && <Readable trial={trial} onTrial={show} />}
         <div className="flex gap-2">
           <Button
             look="strong"
@@ -120,24 +121,39 @@ function Renames({ renames, trial, onTrial }: RenamesProps) {
   )
 }
 
-/** How many pairs of the themes would be hard to read, against now. */
-function Readable({ trial }: { readonly trial: Trial }) {
-  const { palette, themes } = useEditorState((state) => state.docs.frame)
-  const all = themesInOrder(themes)
-  const now = failingRoles(palette, all).length
-  const then = failingRoles(paletteWith(palette, trialValues(palette, trial)), all).length
+interface ReadableProps {
+  readonly trial: Trial
+  readonly onTrial: (trial: Trial) => void
+}
+
+/** How many pairs of the themes would be hard to read, against now, and whether the themes are made anew with it. */
+function Readable({ trial, onTrial }: ReadableProps) {
+  const frame = useEditorState((state) => state.docs.frame)
+  // The colours themselves are drawn first.
+  const told = useDeferredValue(trial)
+  const { now, then, thenAnew, cells, anew } = useMemo(() => outlookOf(frame, told), [frame, told])
+  const hard = anew ? thenAnew : then
+  const isWorse = hard > now
   return (
-    <p
-      role="status"
-      className={
-        then > now
-          ? 'rounded-md border border-dashed border-ink px-2.5 py-1.5 font-semibold'
-          : 'text-soft'
-      }
-    >
-      {then === 0
-        ? '✓ Everything in every theme would read well.'
-        : `${then > now ? '×' : '✓'} ${counted(then, 'pair')} in the themes would be hard to read; ${now} now.`}
-    </p>
+    <div className="grid gap-1.5">
+      <p
+        role="status"
+        className={
+          isWorse
+            ? 'rounded-md border border-dashed border-ink px-2 py-1 font-semibold'
+            : 'text-soft'
+        }
+      >
+        {hard === 0
+          ? '✓ Everything in every theme would read well.'
+          : `${isWorse ? '×' : '✓'} ${counted(hard, 'pair')} in the themes would be hard to read; ${now} now.`}
+      </p>
+      {cells.length > 0 && (
+        <Tick checked={anew} onChange={(themesAnew) => onTrial({ ...trial, themesAnew })}>
+          And generate the themes anew, {counted(cells.length, 'cell')}
+          {anew ? '' : `: ${thenAnew === 0 ? 'all would read well' : `${thenAnew} hard to read`}`}
+        </Tick>
+      )}
+    </div>
   )
 }

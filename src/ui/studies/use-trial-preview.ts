@@ -2,12 +2,14 @@
 
 import { useEffect } from 'react'
 import { useStore } from 'zustand'
-import { useEditorState } from '../editor'
+import { useEditor, useEditorState } from '../editor'
 import { slotPainter, stageStore, unpaintSlot } from '../stage'
+import { outlookOf } from './outlook'
 import { trialValues } from './trial'
 
-/** Shows the trial on the stage by the slots' custom properties alone; nothing is stored. */
+/** Shows the trial on the stage: by the slots' custom properties alone, or whole where the themes change with it. Nothing is stored. */
 export function useTrialPreview(): void {
+  const editor = useEditor()
   const trial = useEditorState((state) => state.trial)
   const docs = useEditorState((state) => state.docs)
   const pageId = useEditorState((state) => state.pageId)
@@ -17,6 +19,9 @@ export function useTrialPreview(): void {
     const values = trialValues(docs.frame.palette, trial)
     // A task of its own: the panel's drawing and the page's restyling together would be a long one.
     const later = setTimeout(() => {
+      const outlook = outlookOf(docs.frame, trial)
+      editor.show({ trialFrame: outlook.anew ? outlook.frame : undefined })
+      if (outlook.anew) return
       const paint = slotPainter(stage.document, docs, pageId)
       for (const { slot, value } of values) paint(slot, value)
     })
@@ -24,5 +29,10 @@ export function useTrialPreview(): void {
       clearTimeout(later)
       for (const { slot } of values) unpaintSlot(stage.document, slot)
     }
-  }, [trial, docs, pageId, stage])
+  }, [editor, trial, docs, pageId, stage])
+  const hasTrial = trial !== undefined
+  useEffect(() => {
+    if (!hasTrial) editor.show({ trialFrame: undefined })
+  }, [editor, hasTrial])
+  useEffect(() => () => editor.show({ trialFrame: undefined }), [editor])
 }

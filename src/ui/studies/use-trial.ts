@@ -5,13 +5,15 @@ import { loadNames, useNames } from '../color'
 import { useEditor, useEditorState, type Trial } from '../editor'
 import { readName } from '../names'
 import { counted, editProblemWords } from '../words'
-import { leftOver, newNames, trialEdit, trialValues, wayName } from './trial'
+import { applyingEdit, outlookOf } from './outlook'
+import { leftOver, newNames, trialValues, wayName } from './trial'
 
 /** What can be done with a trial: show another, apply it, keep it, drop the study it is. */
 export function useTrialDeeds(trial: Trial) {
   const editor = useEditor()
-  const palette = useEditorState((state) => state.docs.frame.palette)
-  const studies = useEditorState((state) => state.docs.frame.studies)
+  const frame = useEditorState((state) => state.docs.frame)
+  const { palette } = frame
+  const { studies } = frame
   const name = wayName(trial, studies)
   const show = (next: Trial | undefined) =>
     editor.show(next ? { trial: next } : { trial: next, middle: 'page', divider: undefined })
@@ -24,9 +26,14 @@ export function useTrialDeeds(trial: Trial) {
   const names = useNames()
   const renames = names ? newNames(palette, trial, names) : []
   const apply = async () => {
-    if (run(trialEdit(palette, trial, name, await loadNames()))) {
+    const outlook = outlookOf(frame, trial)
+    if (run(applyingEdit(frame, trial, name, await loadNames()))) {
       show(undefined)
-      toast(`${name} applied to ${counted(changes, 'slot')}. Undo brings the old palette back.`)
+      const hard = outlook.anew ? outlook.thenAnew : outlook.then
+      const reads = hard ? ` ${counted(hard, 'pair')} in the themes cannot be read well.` : ''
+      toast(
+        `${name} applied to ${counted(changes, 'slot')}.${reads} Undo brings the old palette back.`,
+      )
     }
   }
   const keep = (typed: string) => {

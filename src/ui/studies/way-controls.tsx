@@ -4,7 +4,7 @@ import { ChevronLeft, ChevronRight, Shuffle } from 'lucide-react'
 import { harmonies, type HarmonyId } from '@/core/palette'
 import { ColorEditor, readColorText } from '../color'
 import type { Trial } from '../editor'
-import { Button, IconButton, Popover, TextField } from '../kit'
+import { Button, Choice, Choices, IconButton, Popover, TextField } from '../kit'
 import { useBasis } from './basis'
 import { ListWay } from './list-way'
 import { PictureWay } from './picture-way'
@@ -46,16 +46,18 @@ export function WayControls({ trial, onTrial }: WayControlsProps) {
               onChange={(base) => onTrial(trialOfHarmony(basis, base, from.harmony))}
             />
           </div>
-          <div role="radiogroup" aria-label="Harmony" className="grid grid-cols-2 gap-1.5">
+          <Choices
+            label="Harmony"
+            value={from.harmony}
+            onChange={(id) => onTrial(trialOfHarmony(basis, from.base, id as HarmonyId))}
+            className="grid grid-cols-2 gap-1.5"
+          >
             {(Object.keys(harmonies) as HarmonyId[]).map((id) => {
               const shown = trialOfHarmony(basis, from.base, id)
               return (
-                <button
+                <Choice
                   key={id}
-                  type="button"
-                  role="radio"
-                  aria-checked={id === from.harmony}
-                  onClick={() => onTrial(shown)}
+                  value={id}
                   className="overflow-hidden rounded-md border border-edge-strong/60 bg-raised text-left text-[12px] font-semibold hover:bg-hover aria-checked:ring-2 aria-checked:ring-strong"
                 >
                   <span aria-hidden className="flex h-5">
@@ -64,10 +66,10 @@ export function WayControls({ trial, onTrial }: WayControlsProps) {
                     ))}
                   </span>
                   <span className="block px-2 py-1">{harmonies[id].label}</span>
-                </button>
+                </Choice>
               )
             })}
-          </div>
+          </Choices>
         </div>
       )
     case 'reshuffle': {

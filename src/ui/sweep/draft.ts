@@ -38,7 +38,14 @@ export function entryName(palette: Palette, entry: InventoryEntry): string {
   return entry.near.difference === 0 ? `same as ${name}` : `near ${name}`
 }
 
-/** A colour typed into the search finds what is near it; other words find names and notations. */
+/**
+ * CIEDE2000 within which a colour is near one that is typed as a code, and within
+ * which it goes by one that is typed as a word: “teal” means many a teal. Common
+ * practice, no source.
+ */
+const [NEAR_CODE, NEAR_WORD] = [12, 26]
+
+/** A colour typed into the search finds what is near it, its word all that goes by it; other words find names and notations. */
 export function matchingEntries(
   palette: Palette,
   entries: readonly InventoryEntry[],
@@ -47,10 +54,11 @@ export function matchingEntries(
   const text = search.trim().toLowerCase()
   if (!text) return entries
   const color = parseColor(text).ok ? colorOf(text) : undefined
+  const isWord = /^[a-z]+$/.test(text)
   if (color) {
     return entries
       .map((entry) => [difference(entry.color, color), entry] as const)
-      .filter(([gap]) => gap < 12)
+      .filter(([gap]) => gap < (isWord ? NEAR_WORD : NEAR_CODE))
       .sort(([a], [b]) => a - b)
       .map(([, entry]) => entry)
   }

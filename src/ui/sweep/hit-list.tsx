@@ -4,7 +4,7 @@ import { ArrowRight } from 'lucide-react'
 import { useCallback, useRef } from 'react'
 import type { DryRun, HitCount, HitLine } from '@/core/payloads'
 import { placeNames } from '@/core/uses'
-import { Swatch, useRowWindow } from '../kit'
+import { Swatch, useRowWindow, Notice } from '../kit'
 import { isTicked, tickedIn, tickHit, tickPlace, type TickState } from './ticks'
 import { useHits } from './use-hits'
 
@@ -58,11 +58,7 @@ export function HitList({ run, ticks, onTick }: HitListProps) {
   })
   return (
     <div ref={scroller} className="min-h-0 flex-1 overflow-y-auto">
-      {failure && (
-        <p role="alert" className="pb-2 font-semibold">
-          × {failure}
-        </p>
-      )}
+      {failure && <Notice className="mb-2">{failure}</Notice>}
       <ul aria-label="Hits" className="relative" style={{ height: total }}>
         {rows.map(({ index, top }) => {
           const row = rowAt(places, index)

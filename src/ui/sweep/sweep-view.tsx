@@ -1,5 +1,6 @@
 'use client'
 
+import { Notice } from '../kit'
 import { useMemo, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import type { InventoryEntry, SweepRequest } from '@/core/sweep'
@@ -93,11 +94,7 @@ export function SweepView() {
         )}
       </aside>
       <section aria-label="Pairs and dry run" className="flex min-h-0 flex-col gap-3 p-4">
-        {failure && (
-          <p role="alert" className="font-semibold">
-            × {failure}
-          </p>
-        )}
+        {failure && <Notice>{failure}</Notice>}
         <div className="grid max-h-[45%] shrink-0 gap-3 overflow-y-auto">
           {pairs.map((pair) => (
             <PairRow

@@ -8,7 +8,7 @@ import { completeTheme, generateThemeOn, withDark } from '@/core/generate'
 import { themesInOrder, type ColorDecision, type Theme } from '@/core/site'
 import { ColorChooser } from '../color'
 import { useEditor, useEditorState } from '../editor'
-import { Button, FileButton, Popover } from '../kit'
+import { Button, FileButton, Popover, Notice } from '../kit'
 import { counted, editProblemWords, readProblemWords } from '../words'
 
 const noColors = 'The palette holds no colour to make a theme of. Fill a slot first.'
@@ -82,12 +82,14 @@ function ThemesFromFile({ onDone }: { readonly onDone: () => void }) {
         Or themes from a file of design tokens
       </FileButton>
       {problems.length > 0 && (
-        <ul role="alert" className="grid gap-1 font-semibold break-words">
-          {problems.slice(0, 4).map((problem, i) => (
-            <li key={i}>× {readProblemWords(problem)}</li>
-          ))}
-          {problems.length > 4 && <li>and {problems.length - 4} more like these.</li>}
-        </ul>
+        <Notice>
+          <ul className="grid gap-1 break-words">
+            {problems.slice(0, 4).map((problem, i) => (
+              <li key={i}>{readProblemWords(problem)}</li>
+            ))}
+            {problems.length > 4 && <li>and {problems.length - 4} more like these.</li>}
+          </ul>
+        </Notice>
       )}
     </div>
   )

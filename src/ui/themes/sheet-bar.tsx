@@ -3,18 +3,15 @@
 import { LayoutTemplate, Moon, Sparkles, Sun } from 'lucide-react'
 import { memo, useState } from 'react'
 import { roleIds } from '@/core/roles'
-import { isAfterDark, useEditor, useEditorState } from '../editor'
+import { isAfterDark, useEditor, useEditorState, type SheetRows } from '../editor'
 import { Button, SearchField } from '../kit'
 import { AddTheme } from './add-theme'
 import { EditionMenu } from './edition-menu'
 import { RegenerateDialog } from './regenerate-dialog'
 
-/** Which rows are shown. */
-export type Shown = 'used' | 'all' | 'failing'
-
 interface SheetBarProps {
-  readonly shown: Shown
-  readonly onShown: (shown: Shown) => void
+  readonly shown: SheetRows
+  readonly onShown: (shown: SheetRows) => void
   readonly used: number
   readonly failing: number
   readonly search: string
@@ -35,7 +32,7 @@ export const SheetBar = memo(function SheetBar(props: SheetBarProps) {
       <select
         aria-label="Roles that are shown"
         value={shown}
-        onChange={(event) => onShown(event.target.value as Shown)}
+        onChange={(event) => onShown(event.target.value as SheetRows)}
         className="h-8 rounded-md border border-edge-strong/60 bg-raised px-2 font-semibold"
       >
         <option value="used">Roles in use, {used}</option>
@@ -44,7 +41,7 @@ export const SheetBar = memo(function SheetBar(props: SheetBarProps) {
       </select>
       <SearchField
         label="Find a role or a slot"
-        placeholder="Role or slot"
+        placeholder="Role, slot, hover"
         value={search}
         onChange={onSearch}
         className="w-32"

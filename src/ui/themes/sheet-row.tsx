@@ -25,7 +25,8 @@ export function SheetRow(props: SheetRowProps) {
       <th className="sticky left-0 z-10 bg-panel pr-2 text-left font-normal">
         <button
           type="button"
-          title="Choose the whole row"
+          data-head
+          title="Choose the whole row; typing decides all of it"
           onClick={onChoose}
           className="w-full rounded px-1 py-1 text-left hover:bg-hover"
         >

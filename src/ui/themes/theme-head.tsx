@@ -28,7 +28,8 @@ export const ThemeHead = memo(function ThemeHead(props: ThemeHeadProps) {
       <span className="flex items-center">
         <button
           type="button"
-          title="Choose the whole column"
+          data-head
+          title="Choose the whole column; typing decides all of it"
           data-column={id}
           className="min-w-0 flex-1 truncate rounded px-1 py-0.5 text-left hover:bg-hover"
         >

@@ -1,17 +1,17 @@
 'use client'
 
 import { useDeferredValue, useMemo, useState } from 'react'
-import { roleGroups, roleIds, roleName, roles, type RoleId } from '@/core/roles'
+import { goesBy, roleGroups, roleIds, roles, type RoleId } from '@/core/roles'
 import { isBound, slotName, type Frame, type Theme } from '@/core/site'
-import { useEditorState, useUsedRoles } from '../editor'
+import { useEditor, useEditorState, useUsedRoles, type SheetRows } from '../editor'
 import { themeViews } from './cell-view'
-import { SheetBar, type Shown } from './sheet-bar'
+import { SheetBar } from './sheet-bar'
 import { SheetPanel } from './sheet-panel'
 import { SheetTable } from './sheet-table'
 import { Specimen } from './specimen'
 import { useColumns, useShownFrame } from './use-sheet'
 
-/** Whether a role answers to what is searched: its name, a slot behind it, or “fails”. */
+/** Whether a role answers to what is searched: its name, an everyday word for it, a slot behind it, or “fails”. */
 function answers(
   search: string,
   role: RoleId,
@@ -22,7 +22,7 @@ function answers(
   const wanted = search.trim().toLowerCase()
   if (wanted === '') return true
   if (/^fails?$/.test(wanted)) return fails
-  if (roleName(role).toLowerCase().includes(wanted)) return true
+  if (goesBy(role, wanted)) return true
   return themes.some(({ roles }) => {
     const decision = roles[role]
     const words = isBound(decision) ? slotName(frame.palette, decision.slot) : decision.value
@@ -34,7 +34,9 @@ function answers(
 export function ThemeSheet() {
   const frame = useShownFrame()
   const cells = useEditorState((state) => state.sheetCells)
-  const [shown, setShown] = useState<Shown>('used')
+  const editor = useEditor()
+  const shown = useEditorState((state) => state.sheetRows)
+  const setShown = (sheetRows: SheetRows) => editor.show({ sheetRows })
   const [search, setSearch] = useState('')
   const [folded, setFolded] = useState<readonly string[]>([])
   const [specimen, setSpecimen] = useState(false)

@@ -52,12 +52,14 @@ export function useSheetHands(frame: Frame, grid: SheetGrid) {
   const { cells, choose, click, walk } = useChoice(grid)
   const [typing, setTyping] = useState<Typing>()
   const onKeyDown = (event: KeyboardEvent) => {
-    if (typing !== undefined || !cellOf(event.target)) return
+    // A whole row or column that was chosen by its head is decided from there.
+    const isHead = (event.target as HTMLElement).closest('[data-head]') !== null
+    if (typing !== undefined || !(isHead || cellOf(event.target))) return
     const arrow = arrowSteps[event.key]
     if (arrow) return walk(event, arrow)
     if (event.ctrlKey || event.metaKey || event.altKey || !cells) return
     const isText = event.key.length === 1 && /[\p{L}\p{N}#]/u.test(event.key)
-    if (!isText && event.key !== 'Enter' && event.key !== 'F2') return
+    if (!isText && event.key !== 'F2' && (isHead || event.key !== 'Enter')) return
     const box = boxOfCell(...cornerOf(cells))
     if (box) setTyping({ start: isText ? event.key : '', box })
     event.preventDefault()

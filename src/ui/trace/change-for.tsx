@@ -2,12 +2,13 @@
 
 import { useState } from 'react'
 import { toast } from 'sonner'
+import { writeHex } from '@/core/color'
 import type { Edit } from '@/core/edit'
 import type { Spot, Trace } from '@/core/resolve'
 import type { SiteElement } from '@/core/site'
 import { ColorChooser } from '../color'
 import { isAfterDark, useEditor, useEditorState, useReach, type Selection } from '../editor'
-import { Button } from '../kit'
+import { Button, Choice, Choices } from '../kit'
 import { editProblemWords } from '../words'
 import { afterDarkEdit } from './after-dark-edit'
 import { reachOptions, type ReachOption } from './reaches'
@@ -34,6 +35,7 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
     const problem = editor.dispatch(dark ? afterDarkEdit(edit, spot) : edit)
     if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
   }
+  const openSlot = () => editor.show({ openSlot: trace.slot })
   const backToTheme = () => {
     const where = { doc: selection.doc, facet: trace.facet.key, state: trace.state, paint: null }
     run(
@@ -46,37 +48,40 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
   return (
     <div className="grid gap-2.5">
       <h3 className="text-xs font-semibold text-soft">Change it for</h3>
-      <div
-        role="radiogroup"
-        aria-label="Change it for"
+      <Choices
+        label="Change it for"
+        value={option.key}
+        onChange={(key) => setWanted(key as ReachOption['key'])}
         className="overflow-hidden rounded-md border border-edge-strong/60"
       >
         {options.map((each) => (
-          <button
+          <Choice
             key={each.key}
-            type="button"
-            role="radio"
-            aria-checked={each.key === option.key}
-            onClick={() => {
-              setWanted(each.key)
-              if (each.key === 'slot' && trace.slot) editor.show({ openSlot: trace.slot })
+            value={each.key}
+            // By pointer the slot opens at once; arrow keys only pass by.
+            onClick={(event) => {
+              if (each.key === 'slot' && event.detail > 0) openSlot()
             }}
             className="flex w-full items-center justify-between gap-2 border-b border-edge bg-raised px-2.5 py-1.5 text-left last:border-b-0 hover:bg-hover aria-checked:bg-strong aria-checked:text-on-strong"
           >
             <span className="truncate">{each.label}</span>
             <span className="code">{each.count}</span>
-          </button>
+          </Choice>
         ))}
-      </div>
+      </Choices>
       {option.edit ? (
         <ColorChooser
           key={option.key}
           label={`Colour for ${option.label}`}
           value={option.value}
+          present={trace.color && writeHex(trace.color)}
           onChoose={(decision) => run(option.edit!(decision))}
         />
       ) : (
-        <p className="text-soft">The slot is open in the tray below. All it colours will follow.</p>
+        <div className="grid justify-items-start gap-2">
+          <p className="text-soft">All that the slot colours will follow.</p>
+          <Button onClick={openSlot}>Open the slot in the tray</Button>
+        </div>
       )}
       {own && (
         <Button onClick={backToTheme} className="justify-self-start">

@@ -2,7 +2,7 @@
 
 import type { Spot } from '@/core/resolve'
 import { useEditor } from '../editor'
-import { ThemeChoices } from '../rhythm'
+import { blendingOf, ThemeChoices } from '../rhythm'
 import { previewTheme } from '../stage'
 
 /** The themes a section can take: pointing at one shows it in place, choosing gives it; the header may blend instead. */
@@ -15,6 +15,7 @@ export function SectionTheme({ spot }: { readonly spot: Spot }) {
       <ThemeChoices
         label="Theme of this section"
         value={section.blend ? undefined : section.theme}
+        blending={blendingOf(editor, section)}
         onPoint={(theme) => previewTheme({ doc, section: section.id }, theme)}
         onChoose={(theme) =>
           editor.carryOut({
@@ -24,23 +25,6 @@ export function SectionTheme({ spot }: { readonly spot: Spot }) {
           })
         }
       />
-      {section.kind === 'header' && (
-        <label className="mt-1 flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-(--strong)"
-            checked={section.blend ?? false}
-            onChange={(event) =>
-              editor.carryOut({
-                type: 'setBlend',
-                section: section.id,
-                blend: event.target.checked,
-              })
-            }
-          />
-          Blend into the section under it
-        </label>
-      )}
     </div>
   )
 }

@@ -2,12 +2,11 @@
 
 import { useDraggable, useDroppable } from '@dnd-kit/core'
 import type { KeyboardEvent } from 'react'
-import { fanOf } from '@/core/palette'
 import type { Slot } from '@/core/site'
 import { SlotEditor } from '../color'
 import { useEditor, useEditorState } from '../editor'
-import { decisionHex } from '../look'
-import { Popover } from '../kit'
+import { decisionHex, distinctFan } from '../look'
+import { Panel } from '../kit'
 import { counted } from '../words'
 import { moveSlot } from './move-slot'
 import { SlotDuties } from './slot-duties'
@@ -50,7 +49,7 @@ function PanFace({
           style={slot.value === null ? {} : { background: hex }}
         />
         <span className={`flex ${size === 'large' ? 'h-3.5' : 'h-2'}`} aria-hidden>
-          {fanOf(palette, slot.id).map((each, i) => (
+          {distinctFan(palette, slot.id).map((each, i) => (
             <span
               key={i}
               className="flex-1"
@@ -129,19 +128,12 @@ export function Pan(props: PanProps) {
           {startsGroup ? slot.group : ''}
         </span>
       )}
-      <Popover
-        label={`Slot ${slot.name}`}
-        side="top"
-        width={600}
-        open={open}
-        onOpenChange={onOpenChange}
-        trigger={trigger}
-      >
+      <Panel title={`Slot ${slot.name}`} open={open} onOpenChange={onOpenChange} trigger={trigger}>
         <div className="grid gap-3">
           <SlotEditor slot={slot} />
           <SlotDuties slot={slot} />
         </div>
-      </Popover>
+      </Panel>
     </li>
   )
 }

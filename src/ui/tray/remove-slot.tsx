@@ -1,46 +1,19 @@
 'use client'
 
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { toast } from 'sonner'
-import type { SlotUses } from '@/core/payloads'
 import type { ColorDecision, Slot } from '@/core/site'
-import { placeIds, placeNames } from '@/core/uses'
 import { ColorChooser } from '../color'
 import { useEditor, useEditorState, useReach } from '../editor'
 import { Button, Dialog, Swatch } from '../kit'
 import { decisionHex } from '../look'
 import { counted, problemWords } from '../words'
+import { usesTold, useSlotUses } from './slot-uses'
 
 interface RemoveSlotProps {
   readonly slot: Slot
   readonly open: boolean
   readonly onOpenChange: (open: boolean) => void
-}
-
-/** `, decided in 12 places: 9 in themes, 3 in page content` */
-function usesTold({ places }: SlotUses): string {
-  const named = placeIds.flatMap((place) =>
-    places[place] ? [`${places[place]} in ${placeNames[place].toLowerCase()}`] : [],
-  )
-  const total = Object.values(places).reduce((sum, count) => sum + count, 0)
-  return total === 0 ? '' : `, by ${counted(total, 'decision')}: ${named.join(', ')}`
-}
-
-/** The uses by place are counted on the server, which has every page at hand. */
-function useSlotUses(slot: Slot, wanted: boolean): SlotUses | undefined {
-  const { client } = useEditor()
-  const [uses, setUses] = useState<SlotUses>()
-  useEffect(() => {
-    if (!wanted) return undefined
-    let asked = true
-    void client.slotUses(slot.id).then((result) => {
-      if (asked && result.ok) setUses(result.value)
-    })
-    return () => {
-      asked = false
-    }
-  }, [client, slot.id, wanted])
-  return uses
 }
 
 /** Asks what takes the place of a slot; nothing may point at one that is gone. */

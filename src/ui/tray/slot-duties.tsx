@@ -6,6 +6,7 @@ import { shadeScaleOf, slotsInOrder, type Slot } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Button, IconButton, TextField } from '../kit'
 import { readName } from '../names'
+import { EmptySlot, useEmptying } from './empty-slot'
 import { moveSlot } from './move-slot'
 import { RemoveSlot } from './remove-slot'
 import { ShadeScaleFields } from './shade-scale'
@@ -15,6 +16,7 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
   const editor = useEditor()
   const palette = useEditorState((state) => state.docs.frame.palette)
   const [removing, setRemoving] = useState(false)
+  const emptying = useEmptying(slot)
   const at = palette.order.indexOf(slot.id)
   const groups = [...new Set(slotsInOrder(palette).flatMap(({ group }) => group ?? []))]
   const setGroup = (typed: string) => {
@@ -25,7 +27,7 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
   }
   return (
     <>
-      <div className="grid grid-cols-2 gap-x-5 gap-y-2">
+      <div className="grid gap-2">
         <TextField
           label="What it is for"
           value={slot.note ?? ''}
@@ -78,7 +80,7 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
         <IconButton
           label="Empty the slot"
           disabled={slot.value === null}
-          onClick={() => editor.carryOut({ type: 'setSlot', slot: slot.id, value: null })}
+          onClick={() => void emptying.begin()}
         >
           <Eraser size={15} />
         </IconButton>
@@ -86,6 +88,12 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
           <Trash2 size={14} /> Remove …
         </Button>
       </div>
+      <EmptySlot
+        slot={slot}
+        open={emptying.asked}
+        onOpenChange={emptying.setAsked}
+        onRemove={() => setRemoving(true)}
+      />
       <RemoveSlot slot={slot} open={removing} onOpenChange={setRemoving} />
     </>
   )

@@ -53,7 +53,7 @@ export function Tray() {
   const setOpen = (slot: SlotId | undefined) => editor.show({ openSlot: slot })
   return (
     <section aria-label="Palette" className="flex h-full min-w-0 gap-2.5 px-3.5 pt-2.5 pb-1">
-      <div className="min-w-0 overflow-x-auto overflow-y-hidden p-0.5">
+      <div className="min-w-0 overflow-x-auto overflow-y-hidden py-0.5 pr-2 pl-0.5">
         <ol className={`grid w-max grid-flow-col ${GRID[size]}`}>
           {slots.map((slot, i) => (
             <Pan

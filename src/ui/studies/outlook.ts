@@ -1,0 +1,63 @@
+import { applyEdit, type Edit } from '@/core/edit'
+import { cellsAnew, failingInSite, type AnewCell } from '@/core/generate'
+import { siteDocs, type Frame } from '@/core/site'
+import type { Names } from '../color'
+import type { Trial } from '../editor'
+import { trialEdit } from './trial'
+
+/** What a trial would lead to, with the themes as they are and with themes generated anew. */
+export interface Outlook {
+  /** Pairs that are hard to read: now, then, and then with the themes generated anew. */
+  readonly now: number
+  readonly then: number
+  readonly thenAnew: number
+  /** The cells that would be generated otherwise. */
+  readonly cells: readonly AnewCell[]
+  /** Whether the themes would be generated anew: as somebody chose, else where it would leave less that is hard to read. */
+  readonly anew: boolean
+  /** The frame as it would be. */
+  readonly frame: Frame
+}
+
+/** What slots would be called does not matter before they are there. */
+const unnamed: Names = {
+  namer: (_, taken = []) => `New ${[...taken].length}`,
+  isOutdated: () => false,
+}
+
+const framed = (frame: Frame, edit: Edit): Frame => {
+  const result = applyEdit(siteDocs(frame), edit)
+  return result.ok ? result.docs.frame : frame
+}
+const countFailing = (frame: Frame): number => {
+  const { light, dark } = failingInSite(frame)
+  return light.length + dark.length
+}
+
+function lookOut(frame: Frame, trial: Trial): Outlook {
+  const plain = framed(frame, trialEdit(frame.palette, trial, 'Trial', unnamed))
+  const cells = cellsAnew(plain)
+  const made = framed(plain, { type: 'setCells', told: 'Trial', cells, hand: false })
+  const [now, then, thenAnew] = [frame, plain, made].map(countFailing) as [number, number, number]
+  const anew = trial.themesAnew ?? (then > now && thenAnew < then)
+  return { now, then, thenAnew, cells, anew, frame: anew ? made : plain }
+}
+
+const known = new WeakMap<Trial, { readonly frame: Frame; readonly outlook: Outlook }>()
+
+/** What applying a trial would lead to; worked out once. */
+export function outlookOf(frame: Frame, trial: Trial): Outlook {
+  const kept = known.get(trial)
+  if (kept?.frame === frame) return kept.outlook
+  const outlook = lookOut(frame, trial)
+  known.set(trial, { frame, outlook })
+  return outlook
+}
+
+/** The one edit that applying a trial is, the themes with it where they are to be generated anew. */
+export function applyingEdit(frame: Frame, trial: Trial, told: string, names: Names): Edit {
+  const edit = trialEdit(frame.palette, trial, told, names)
+  if (edit.type !== 'setSlots' || !outlookOf(frame, trial).anew) return edit
+  const cells = cellsAnew(framed(frame, edit))
+  return cells.length ? { ...edit, cells } : edit
+}
