@@ -33,8 +33,13 @@ for (const [name, colors] of palettes) {
     await isSaved(page)
 
     await page.getByRole('link', { name: 'Themes' }).click()
+    // Where the old themes would leave less that can be read, they came anew with the palette.
     await page.getByRole('button', { name: 'Generate …' }).click()
-    await page.getByRole('dialog').getByRole('button', { name: 'Generate', exact: true }).click()
+    const dialog = page.getByRole('dialog')
+    const generate = dialog.getByRole('button', { name: 'Generate', exact: true })
+    await expect(dialog).toContainText(/would change/)
+    if (await generate.isEnabled()) await generate.click()
+    else await dialog.getByRole('button', { name: 'Close' }).click()
     await page.getByLabel('Roles that are shown').selectOption('failing')
     await expect(page.getByText('Everything in every theme can be read.')).toBeVisible()
 

@@ -27,6 +27,7 @@ export {
 export { StorageFailed } from './storage'
 export {
   dryRun,
+  elementUses,
   inventory,
   namedSections,
   planHits,

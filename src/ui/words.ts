@@ -17,6 +17,8 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'slot-gone': 'the slot is no longer in the palette',
   'slot-taken': 'a slot with that id is there already',
   'slots-full': 'the palette holds 64 slots, the most it can',
+  'steps-full': 'a slot has at most 24 steps with a colour of their own',
+  'step-unknown': 'the slot itself is no step of it: set the slot’s own colour instead',
   'studies-full': 'there are 24 studies already; drop one first',
   'study-gone': 'the study is no longer there',
   'theme-gone': 'the theme is no longer there',

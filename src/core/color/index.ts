@@ -32,6 +32,7 @@ export {
   sameHue,
   shadeSchema,
   shadesOf,
+  type Steps,
   shadeToken,
   tidyShade,
   writeShade,

@@ -24,11 +24,23 @@ export function tidyShade(shade: Shade | undefined): Shade | undefined {
   return entries.length ? (Object.fromEntries(entries) as Shade) : undefined
 }
 
-/** For many shades of one colour: a function that gives it shifted by a shade's offsets, within the sRGB gamut. */
-export function shadesOf(color: Color): (shade: Shade | undefined) => Color {
+/** Steps of lightness that were given a colour of their own, in place of the computed one: a brand’s official tint. */
+export type Steps = Readonly<Record<number, Color>>
+
+/**
+ * For many shades of one colour: a function that gives it shifted by a shade's
+ * offsets, within the sRGB gamut. A step of lightness with a colour of its own is
+ * that colour, and the other offsets shift it.
+ */
+export function shadesOf(color: Color, steps: Steps = {}): (shade: Shade | undefined) => Color {
   const own = mapToGamut(color)
   const lch = toOklch(color)
-  return (shade) => (shade ? mapToGamut(shifted(lch, shade)) : own)
+  return (shade) => {
+    if (!shade) return own
+    const { lightness = 0, ...others } = shade
+    const step = steps[lightness]
+    return mapToGamut(step ? shifted(toOklch(step), others) : shifted(lch, shade))
+  }
 }
 
 function shifted({ l, c, h, alpha }: Oklch, shade: Shade): Color {

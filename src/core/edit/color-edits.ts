@@ -11,7 +11,9 @@ import {
   sectionId,
   states,
   styleId,
+  type Body,
   type ColorDecision,
+  type ElementId,
   type FacetColors,
   type Paint,
   type SiteDocs,
@@ -63,12 +65,36 @@ function settingWords({ facet, state, paint: value }: Setting, docs: SiteDocs): 
   return `${what}: ${'gradient' in value ? 'gradient' : 'picture'}`
 }
 
+/** Most colours that go along with one. */
+const mostAlong = 400
+
 const setElementColorCommand = z.strictObject({
   type: z.literal('setElementColor'),
   doc: docId,
   element: elementId,
   ...setting,
+  /** Colours that go along with it, of this element or of others in the same document. */
+  also: z
+    .array(z.strictObject({ ...setting, element: elementId.optional() }))
+    .max(mostAlong)
+    .optional(),
 })
+
+/** Sets one colour of an element. */
+function colorElement(body: Body, draft: DraftDocs, id: ElementId, setting: Setting) {
+  const element = body.elements[id]
+  if (!element) return 'element-gone'
+  const problem = problemOf(draft, kindOf(element.kind).facets, setting)
+  if (problem) return problem
+  const colors = withSetting(element.colors, setting)
+  if (colors) element.colors = colors
+  else delete element.colors
+  return undefined
+}
+
+/** `, and 3 that go along`. */
+const alongWords = (also: readonly unknown[] = []) =>
+  also.length > 0 ? `, and ${also.length} that ${also.length === 1 ? 'goes' : 'go'} along` : ''
 
 export const setElementColor = defineEdit<z.infer<typeof setElementColorCommand>>({
   type: 'setElementColor',
@@ -77,18 +103,17 @@ export const setElementColor = defineEdit<z.infer<typeof setElementColorCommand>
   apply(draft, command) {
     const body = draftBody(draft, command.doc)
     if (!body) return 'page-gone'
-    const element = body.elements[command.element]
-    if (!element) return 'element-gone'
-    const problem = problemOf(draft, kindOf(element.kind).facets, command)
-    if (problem) return problem
-    const colors = withSetting(element.colors, command)
-    if (colors) element.colors = colors
-    else delete element.colors
+    const { element, also = [] } = command
+    for (const each of [{ ...command, element }, ...also]) {
+      const problem = colorElement(body, draft, each.element ?? element, each)
+      if (problem) return problem
+    }
+    return undefined
   },
   describe(command, docs) {
     const element = bodyOf(docs, command.doc)?.elements[command.element]
     const kind = element ? kindOf(element.kind).label : command.element
-    return `${kind}, ${settingWords(command, docs)}`
+    return `${kind}, ${settingWords(command, docs)}${alongWords(command.also)}`
   },
 })
 
@@ -124,6 +149,7 @@ const setStyleColorCommand = z.strictObject({
   type: z.literal('setStyleColor'),
   style: styleId,
   ...setting,
+  also: z.array(z.strictObject(setting)).max(24).optional(),
 })
 
 export const setStyleColor = defineEdit<z.infer<typeof setStyleColorCommand>>({
@@ -132,10 +158,13 @@ export const setStyleColor = defineEdit<z.infer<typeof setStyleColorCommand>>({
   apply(draft, command) {
     const style = draft.frame.styles[command.style]
     if (!style) return 'style-gone'
-    const problem = problemOf(draft, kindOf(style.kind as KindId).facets, command)
-    if (problem) return problem
-    style.colors = withSetting(style.colors, command) ?? {}
+    for (const each of [command, ...(command.also ?? [])]) {
+      const problem = problemOf(draft, kindOf(style.kind as KindId).facets, each)
+      if (problem) return problem
+      style.colors = withSetting(style.colors, each) ?? {}
+    }
+    return undefined
   },
   describe: (command, docs) =>
-    `${docs.frame.styles[command.style]?.name ?? command.style}, ${settingWords(command, docs)}`,
+    `${docs.frame.styles[command.style]?.name ?? command.style}, ${settingWords(command, docs)}${alongWords(command.also)}`,
 })

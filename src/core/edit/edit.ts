@@ -7,6 +7,8 @@ export type EditProblem =
   | 'slot-gone'
   | 'slot-taken'
   | 'slots-full'
+  | 'steps-full'
+  | 'step-unknown'
   | 'studies-full'
   | 'study-gone'
   | 'theme-gone'

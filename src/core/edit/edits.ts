@@ -9,6 +9,7 @@ import {
   renameSlot,
   setShades,
   setSlot,
+  setStep,
 } from './palette-edits'
 import {
   addFont,
@@ -36,6 +37,7 @@ export const editKinds = {
   orderSlots,
   groupSlot,
   setShades,
+  setStep,
   setSlots,
   keepStudy,
   dropStudy,

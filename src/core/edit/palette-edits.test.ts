@@ -89,8 +89,27 @@ describe('slots', () => {
     expect(done(ternFrame, { type: 'setShades', slot: null, scale: null })).toBe(ternFrame)
   })
 
+  test('have steps with a colour of their own, which go back to computed', () => {
+    const step = (n: number, text: string | null) => ({
+      type: 'setStep',
+      slot: 'brand',
+      step: n,
+      value: text,
+    })
+    const own = done(ternFrame, step(-12, '#0b3b38'), step(20, 'teal'))
+    expect(slot('brand', own).steps).toEqual({ '-12': '#0b3b38', '20': 'teal' })
+    expect(done(own, step(-12, null), step(20, null))).toEqual(ternFrame)
+    expect(refusal(step(0, '#000000'))).toBe('step-unknown')
+    const many = Array.from({ length: 24 }, (_, i) => step(i + 1, '#123456'))
+    expect(refusal(step(-1, '#123456'), done(ternFrame, ...many))).toBe('steps-full')
+    expect(describeEdit(step(-12, '#0b3b38') as Edit, siteDocs(ternFrame))).toBe(
+      'Brand −12: #0b3b38, its own',
+    )
+  })
+
   test.each([
     [value('#111111', 'nowhere')],
+    [{ type: 'setStep', slot: 'nowhere', step: 4, value: null }],
     [{ type: 'renameSlot', slot: 'nowhere', name: 'x' }],
     [{ type: 'noteSlot', slot: 'nowhere', note: 'x' }],
     [{ type: 'groupSlot', slot: 'nowhere', group: 'x' }],

@@ -3,6 +3,7 @@ import * as z from 'zod'
 import {
   colorText,
   mostSlots,
+  mostSteps,
   typedName,
   plainText,
   shadeScaleSchema,
@@ -167,5 +168,36 @@ export const setShades = defineEdit<z.infer<typeof setShadesCommand>>({
     const whose = slot ? slotName(frame.palette, slot) : 'The palette'
     if (!scale) return `${whose}: shades as the palette has them`
     return `${whose}: ${scale.lighter} lighter and ${scale.darker} darker shades, ${scale.step} apart`
+  },
+})
+
+const setStepCommand = z.strictObject({
+  type: z.literal('setStep'),
+  slot: slotId,
+  /** Points of OKLCH lightness from the slot itself. */
+  step: z.int().min(-100).max(100),
+  /** Null lets the step be computed again. */
+  value: colorText.nullable(),
+})
+
+/** Gives one step of a slot's ramp a colour of its own, everywhere that the step is used, or lets it be computed again. */
+export const setStep = defineEdit<z.infer<typeof setStepCommand>>({
+  type: 'setStep',
+  schema: setStepCommand,
+  apply({ frame: { palette } }, { slot: id, step, value }) {
+    const slot = palette.slots[id]
+    if (!slot) return 'slot-gone'
+    // The slot itself is no step of it.
+    if (step === 0) return 'step-unknown'
+    const { [step]: _before, ...others } = slot.steps ?? {}
+    const steps = value === null ? others : { ...others, [step]: value }
+    const count = Object.keys(steps).length
+    if (count > mostSteps) return 'steps-full'
+    if (count) slot.steps = steps
+    else delete slot.steps
+  },
+  describe({ slot, step, value }, { frame }) {
+    const name = `${slotName(frame.palette, slot)} ${step > 0 ? '+' : '−'}${Math.abs(step)}`
+    return value === null ? `${name} computed again` : `${name}: ${value}, its own`
   },
 })

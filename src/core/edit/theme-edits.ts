@@ -55,6 +55,8 @@ export const cellSchema = z.strictObject({
   decision: colorDecision,
   /** The dark edition's decision rather than the light one's. */
   dark: z.literal(true).optional(),
+  /** Whether a person decides this one, where it differs from the others. */
+  hand: z.boolean().optional(),
 })
 
 export type Cell = z.infer<typeof cellSchema>
@@ -100,7 +102,7 @@ export function decideCells(
   const { byId } = draft.frame.themes
   const decisions = cells.map(({ decision }) => decision)
   if (missingSlot(draft, decisions)) return 'slot-gone'
-  for (const { theme: id, role, decision, dark } of cells) {
+  for (const { theme: id, role, decision, dark, hand: isOwn = hand } of cells) {
     const theme = byId[id]
     if (!theme) return 'theme-gone'
     if (dark) {
@@ -108,8 +110,8 @@ export function decideCells(
       theme.dark[role] = decision
     } else theme.roles[role] = decision
     const before = (dark ? theme.darkHand : theme.hand) ?? []
-    if (before.includes(role) === hand) continue
-    theme[dark ? 'darkHand' : 'hand'] = hand
+    if (before.includes(role) === isOwn) continue
+    theme[dark ? 'darkHand' : 'hand'] = isOwn
       ? [...before, role]
       : before.filter((each) => each !== role)
   }

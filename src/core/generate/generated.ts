@@ -1,5 +1,5 @@
 import { colorOf, toOklch, writeRatio } from '../color'
-import { decisionColor, seenGrounds, themeReading } from '../resolve'
+import { decisionColor, seenGrounds, slotSteps, themeReading } from '../resolve'
 import { roleIds, roleName, type RoleId } from '../roles'
 import {
   freeThemeName,
@@ -23,9 +23,10 @@ import {
 
 /** The filled slots, as theme generation takes them. */
 export function paletteColors(palette: Palette): PaletteColor[] {
-  return slotsInOrder(palette).flatMap(({ id, value }) => {
-    const color = value === null ? undefined : colorOf(value)
-    return color ? [{ id, color }] : []
+  return slotsInOrder(palette).flatMap((slot) => {
+    const color = slot.value === null ? undefined : colorOf(slot.value)
+    const steps = slotSteps(slot)
+    return color ? [{ id: slot.id, color, ...(steps ? { steps } : {}) }] : []
   })
 }
 

@@ -38,21 +38,29 @@ const [TOO_VIVID, TOO_DULL] = [1.1, 0.4]
  */
 const [FARTHEST, LEAVE] = [0.25, 1]
 
+/** What it costs that one lets through all and the other nothing: an overlay is no ground. Common practice, no source. */
+const OTHER_ALPHA = 2
+
 /**
  * How ill a colour serves a slot: by lightness, by whether it is vivid where
- * the slot is to catch the eye and quiet where it is not, and a little by hue.
+ * the slot is to catch the eye and quiet where it is not, by how much it lets
+ * through, and a little by hue.
  */
 function cost(slot: Oklch, wish: number | undefined, color: Oklch, vividness: number): number {
-  if (Math.abs(slot.l - color.l) >= FARTHEST) return 2 * LEAVE
+  // Of what lets through, lightness and hue are only in part what is seen.
+  const seen = Math.min(slot.alpha, color.alpha)
+  const apart = seen * Math.abs(slot.l - color.l)
+  if (apart >= FARTHEST) return 2 * LEAVE
   const over = wish === undefined ? 0 : vividness - wish
   const [p, q] = [slot, color].map(({ c, h }) => {
     const angle = (h * Math.PI) / 180
     return [c * Math.cos(angle), c * Math.sin(angle)] as const
   }) as [readonly [number, number], readonly [number, number]]
   return (
-    3 * Math.abs(slot.l - color.l) +
+    3 * apart +
     (over > 0 ? TOO_VIVID * over : TOO_DULL * -over) +
-    Math.hypot(p[0] - q[0], p[1] - q[1]) * 0.5
+    OTHER_ALPHA * Math.abs(slot.alpha - color.alpha) +
+    Math.hypot(p[0] - q[0], p[1] - q[1]) * seen * 0.5
   )
 }
 

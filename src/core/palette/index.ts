@@ -16,5 +16,6 @@ export {
   type Mood,
   type ReadyMade,
 } from './ready-made'
-export { reshuffle, seededRandom } from './reshuffle'
+export { shiftColor, unshifted, type PaletteShift } from './shift'
+export { seededRandom, variations } from './variations'
 export { fanOf, greyed, stepDecision, stepShade } from './shades'

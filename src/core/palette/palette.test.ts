@@ -6,7 +6,6 @@ import { harmonies, harmonyPalette, type HarmonyId } from './harmony'
 import { isInOrder, orderByLuminance } from './order'
 import { mostCandidates } from '../site'
 import { readList } from './read-list'
-import { reshuffle } from './reshuffle'
 
 const of = (text: string) => colorOf(text)!
 const byte = fc.nat(255)
@@ -195,29 +194,4 @@ describe('assigning colours to slots', () => {
 test('a near-black slot keeps its colour where a picture holds none', () => {
   const found = assignColors(held(['#ffffff', '#17211f'].map(of)), ['#f7f2e7', '#a39a89'].map(of))
   expect(found).toEqual([0, -1])
-})
-
-describe('reshuffle', () => {
-  const colors = ['#f7f2e7', '#dce5e0', '#1d5955', '#d65a2a', '#5c6866', '#17211f'].map(of)
-
-  test('one seed, one result; locked ones stay; every result can be read', () => {
-    fc.assert(
-      fc.property(
-        fc.nat(),
-        fc.array(fc.boolean(), { minLength: 6, maxLength: 6 }),
-        (seed, locks) => {
-          const result = reshuffle(colors, locks, seed)
-          expect(result).toEqual(reshuffle(colors, locks, seed))
-          locks.forEach((locked, i) => locked && expect(result[i]).toBe(colors[i]))
-          const lights = [...result].sort((a, b) => luminance(b) - luminance(a))
-          expect(contrast(lights[0]!, lights.at(-1)!)).toBeGreaterThanOrEqual(7)
-        },
-      ),
-    )
-  })
-
-  test('what cannot be made readable is left as it is', () => {
-    const greys = ['#808080', '#828282'].map(of)
-    expect(reshuffle(greys, [true, true], 1)).toEqual(greys)
-  })
 })

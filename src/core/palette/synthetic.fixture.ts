@@ -1,6 +1,6 @@
 import { toBytes, type Color } from '../color'
 import type { Pixels } from './extract'
-import { seededRandom } from './reshuffle'
+import { seededRandom } from './variations'
 
 /** A made-up picture: upright bands of known colours with shares, and noise on every channel. */
 export function syntheticPicture(

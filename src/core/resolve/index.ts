@@ -1,4 +1,11 @@
-export { decisionColor, paintColors, slotColor, slotShades, type Slots } from './decision'
+export {
+  decisionColor,
+  paintColors,
+  slotColor,
+  slotShades,
+  slotSteps,
+  type Slots,
+} from './decision'
 export { groundsUnder, readingOf, type Reading } from './grounds'
 export {
   failingRoles,

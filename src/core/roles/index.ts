@@ -1,4 +1,5 @@
 export { goesBy } from './everyday'
+export { followersOf } from './followers'
 export {
   roleGroups,
   roleIds,

@@ -20,6 +20,7 @@ export { type SiteElement } from './element'
 export {
   mostExtensions,
   mostSlots,
+  mostSteps,
   paletteSchema,
   slotName,
   slotSchema,

@@ -17,6 +17,9 @@ export const usualShadeScale: ShadeScale = { lighter: 2, darker: 2, step: 8 }
 /** Longest `$extensions` of a design token that a slot keeps, as JSON, in UTF-16 units. */
 export const mostExtensions = 4000
 
+/** Most steps of one slot that have a colour of their own. */
+export const mostSteps = 24
+
 /** A named place for one colour. `value` is null while the slot is empty; `was` keeps what it held before, newest last. */
 export const slotSchema = z.strictObject({
   id: slotId,
@@ -29,6 +32,11 @@ export const slotSchema = z.strictObject({
   group: nameText.optional(),
   /** Where it differs from the palette's. */
   shades: shadeScaleSchema.optional(),
+  /** Steps of lightness, −100…100, that have a colour of their own in place of the computed one. */
+  steps: z
+    .record(z.string().regex(/^-?[1-9]\d?$|^-?100$/), colorText)
+    .refine((steps) => Object.keys(steps).length <= mostSteps, 'are too many')
+    .optional(),
   /** What a design-token file said of it for other tools (`$extensions`); kept and written back. */
   extensions: z
     .record(z.string(), z.json())

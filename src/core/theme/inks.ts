@@ -1,9 +1,11 @@
-import { luminance, over, shadesOf, toOklab, type Color, type Shade } from '../color'
+import { luminance, over, shadesOf, toOklab, type Color, type Shade, type Steps } from '../color'
 
 /** A filled slot, as theme generation sees it. */
 export interface PaletteColor {
   readonly id: string
   readonly color: Color
+  /** Steps of its lightness that have a colour of their own. */
+  readonly steps?: Steps
 }
 
 /** A slot or one of its shades, as a decision names it. */
@@ -86,7 +88,7 @@ export function shadeInk(
   offset: number,
 ): Ink<SlotDecision> {
   const slot = palette[from]!
-  return shadeBy(shadesOf(slot.color), slot, from, offset)
+  return shadeBy(shadesOf(slot.color, slot.steps), slot, from, offset)
 }
 
 const ramps = new Map<string, readonly Ink[]>()
@@ -99,12 +101,13 @@ const MOST_RAMPS = 600
  * paint the same 8 bits may have other shades, above all outside of sRGB.
  */
 function rampOf(slot: PaletteColor, from: number): readonly Ink[] {
-  const { id, color } = slot
-  const key = `${from} ${id} ${color.r} ${color.g} ${color.b} ${color.alpha}`
+  const { id, color, steps } = slot
+  const own = steps ? ` ${JSON.stringify(steps)}` : ''
+  const key = `${from} ${id} ${color.r} ${color.g} ${color.b} ${color.alpha}${own}`
   const known = ramps.get(key)
   if (known) return known
   if (ramps.size >= MOST_RAMPS) ramps.clear()
-  const shaded = shadesOf(color)
+  const shaded = shadesOf(color, steps)
   const { l } = toOklab(color)
   const ramp: Ink[] = color.alpha < 1 ? [inkOf({ slot: id }, from, 0, shaded(undefined))] : []
   for (let offset = -100; offset <= 100; offset += STEP) {

@@ -8,7 +8,8 @@ import type { Decision, PaletteColor } from './inks'
 
 export function colorOfDecision(palette: readonly PaletteColor[], decision: Decision): Color {
   if ('value' in decision) return colorOf(decision.value)!
-  return shadesOf(palette.find(({ id }) => id === decision.slot)!.color)(decision.shade)
+  const { color, steps } = palette.find(({ id }) => id === decision.slot)!
+  return shadesOf(color, steps)(decision.shade)
 }
 
 /** The contrast that the reference library (wcag-contrast) gives, of 8-bit colours as they are painted. */

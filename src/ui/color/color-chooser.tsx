@@ -30,16 +30,13 @@ interface ColorChooserProps {
   readonly readsOn?: readonly ReadsOn[]
   /** The colour that is seen now, where no one decision gives it: what a loose colour begins at. */
   readonly present?: string
+  /** Called while one of the palette's colours is pointed at or focused, and with nothing when none is. */
+  readonly onPoint?: (decision: ColorDecision | undefined) => void
 }
 
 /** The palette and its shades, then any shade, then any colour: the same wherever a colour is set. */
-export function ColorChooser({
-  value,
-  onChoose,
-  label,
-  readsOn = [],
-  present = '',
-}: ColorChooserProps) {
+export function ColorChooser(props: ColorChooserProps) {
+  const { value, onChoose, label, readsOn = [], present = '', onPoint } = props
   const palette = useEditorState((state) => state.docs.frame.palette)
   const [dragged, rest, take] = useResting(onChoose)
   const [palettes, shades] = [useRoving(), useRoving()]
@@ -60,7 +57,13 @@ export function ColorChooser({
         title={words}
         aria-label={words}
         aria-pressed={canonicalJson(decision) === chosen}
-        onFocus={() => isSlot && isBound(decision) && setFanned(decision.slot)}
+        onFocus={() => {
+          if (isSlot && isBound(decision)) setFanned(decision.slot)
+          onPoint?.(decision)
+        }}
+        onBlur={() => onPoint?.(undefined)}
+        onPointerEnter={() => onPoint?.(decision)}
+        onPointerLeave={() => onPoint?.(undefined)}
         onClick={() => take(decision)}
         className={`relative border border-black/15 ${shape} aria-pressed:outline-2 aria-pressed:-outline-offset-2 aria-pressed:outline-black aria-pressed:ring-2 aria-pressed:ring-white aria-pressed:ring-inset`}
         style={{ background: decisionHex(palette, decision) }}

@@ -1,6 +1,6 @@
 import type { StoreApi } from 'zustand/vanilla'
 import type { ReadProblem } from '@/core/formats'
-import type { HarmonyId, HueFamily, Mood } from '@/core/palette'
+import type { HarmonyId, HueFamily, Mood, PaletteShift } from '@/core/palette'
 import type { Problem } from '@/core/payloads'
 import type { RoleId } from '@/core/roles'
 import type {
@@ -35,11 +35,16 @@ export type TrialWay =
     }
   | { readonly way: 'harmony'; readonly base: string; readonly harmony: HarmonyId }
   | {
-      readonly way: 'reshuffle'
-      readonly seeds: readonly number[]
+      readonly way: 'others'
+      /** Every eight that were seen: new ones, or variations of one that pleased. */
+      readonly steps: ReadonlyArray<{ readonly seed: number; readonly like?: readonly string[] }>
       readonly at: number
-      readonly locked: readonly SlotId[]
+      /** Which of the eight is on trial. */
+      readonly chosen: number
+      /** The slots that stay as they are. */
+      readonly stays: readonly SlotId[]
     }
+  | { readonly way: 'shift'; readonly shift: PaletteShift; readonly stays: readonly SlotId[] }
   | {
       readonly way: 'picture'
       readonly url?: string
@@ -108,6 +113,8 @@ export interface ViewState {
   readonly divider?: number
   /** Whether the dark edition is shown and decided, rather than the light one. */
   readonly afterDark: boolean
+  /** Whether what belongs to a colour is decided along with it: label, border, pointer colours. */
+  readonly goAlong: boolean
   /** Whether the names of the sections' themes are shown on the page. */
   readonly chipNames: boolean
   readonly width: DeviceWidth

@@ -27,14 +27,16 @@ export function Choices({ label, value, onChange, className, children }: Choices
 
 interface ChoiceProps {
   readonly value: string
+  /** Its name, where what it shows has none. */
+  readonly label?: string
   readonly className?: string
   readonly onClick?: (event: MouseEvent) => void
   readonly children: ReactNode
 }
 
-export function Choice({ value, className, onClick, children }: ChoiceProps) {
+export function Choice({ value, label, className, onClick, children }: ChoiceProps) {
   return (
-    <RadioGroup.Item value={value} className={className} onClick={onClick}>
+    <RadioGroup.Item value={value} aria-label={label} className={className} onClick={onClick}>
       {children}
     </RadioGroup.Item>
   )

@@ -15,16 +15,20 @@ interface SliderProps {
   readonly track?: string
   readonly onChange: (value: number) => void
   readonly onCommit?: (value: number) => void
+  /** Without its name beside it, where it stands elsewhere. */
+  readonly bare?: boolean
 }
 
 /** One value on a track, with its name and what it comes to. It moves at once, also where the value it is given follows later. */
 export function Slider(props: SliderProps) {
-  const { label, value, min = 0, max, step = 1, told, track, onChange, onCommit } = props
+  const { label, value, min = 0, max, step = 1, told, track, onChange, onCommit, bare } = props
   const [moved, setMoved] = useState<{ readonly to: number; readonly from: number }>()
   const at = moved?.from === value ? moved.to : value
   return (
-    <div className="grid grid-cols-[72px_minmax(0,1fr)_44px] items-center gap-2">
-      <span className="truncate text-xs text-soft">{label}</span>
+    <div
+      className={`grid items-center gap-2 ${bare ? 'grid-cols-[minmax(0,1fr)_44px]' : 'grid-cols-[72px_minmax(0,1fr)_44px]'}`}
+    >
+      {!bare && <span className="truncate text-xs text-soft">{label}</span>}
       <Radix.Root
         value={[Math.min(max, Math.max(min, at))]}
         min={min}

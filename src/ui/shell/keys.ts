@@ -2,7 +2,6 @@
 
 import { useEffect } from 'react'
 import { toast } from 'sonner'
-import { newSeed, trialOfSeed } from '../studies'
 import { openAndTell, stepAndTell, type DeviceWidth, type Editor } from '../editor'
 import { problemWords } from '../words'
 
@@ -12,7 +11,6 @@ export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
   [', and .', 'page before, page after'],
   ['W', 'next width: desktop, tablet, phone'],
   ['T', 'name the theme of each section on the page, or no longer'],
-  ['R', 'reshuffle the palette; again for another'],
   ['Alt ← and →', 'move the slot that is focused in the tray'],
   ['arrows, shift', 'on the theme sheet and the rhythm: walk, widen the choice'],
   ['arrows, Enter', 'on the specimen: walk its colours, go to the cell'],
@@ -61,14 +59,6 @@ async function turnPage(editor: Editor, by: number): Promise<void> {
   else if (next.value) void openAndTell(editor, next.value.id)
 }
 
-function reshuffleAgain(editor: Editor): void {
-  const { docs, trial } = editor.store.getState()
-  const { palette } = docs.frame
-  const from = trial?.from.way === 'reshuffle' ? trial.from : { seeds: [], locked: [] }
-  const seeds = [...from.seeds, newSeed()]
-  editor.show({ trial: trialOfSeed(palette, seeds, seeds.length - 1, from.locked) })
-}
-
 /** The shortcuts, while no text is being typed. */
 export function useShortcuts(editor: Editor, onHelp: () => void): void {
   useEffect(() => {
@@ -92,8 +82,7 @@ export function useShortcuts(editor: Editor, onHelp: () => void): void {
       else if (event.key.toLowerCase() === 'w') {
         const at = WIDTHS.indexOf(state.width)
         editor.show({ width: WIDTHS[(at + 1) % WIDTHS.length]! })
-      } else if (event.key.toLowerCase() === 'r') reshuffleAgain(editor)
-      else if (event.key.toLowerCase() === 't') editor.show({ chipNames: !state.chipNames })
+      } else if (event.key.toLowerCase() === 't') editor.show({ chipNames: !state.chipNames })
       else if (event.key === '?') onHelp()
       else if (event.key === 'Escape') closeInnermost(editor)
       else return

@@ -1,7 +1,7 @@
 'use client'
 
 import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core'
-import { useEffect } from 'react'
+import { useEffect, useRef } from 'react'
 import { reachOf } from '@/core/uses'
 import { looksOfSite, useEditor, useEditorState, type Editor } from '../editor'
 import { SiteMap } from '../map'
@@ -37,7 +37,14 @@ export function PaintView() {
   const editor = useEditor()
   const trial = useEditorState((state) => state.trial)
   const middle = useEditorState((state) => state.middle)
+  const inspector = useRef<HTMLElement>(null)
+  const chosen = useEditorState(
+    ({ selection }) =>
+      selection && `${selection.doc}/${selection.section}/${selection.element ?? ''}`,
+  )
   useTrialPreview()
+  // What is newly chosen is read from its title on.
+  useEffect(() => inspector.current?.scrollTo({ top: 0 }), [chosen])
   useEffect(() => openStudyOfAddress(editor), [editor])
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
   return (
@@ -62,7 +69,11 @@ export function PaintView() {
             {middle === 'side' && <SideView />}
           </div>
         </div>
-        <aside aria-label="Trace" className="min-h-0 overflow-y-auto border-l border-edge bg-panel">
+        <aside
+          ref={inspector}
+          aria-label="Trace"
+          className="min-h-0 overflow-y-auto border-l border-edge bg-panel"
+        >
           {trial ? <TrialPanel trial={trial} /> : <TracePanel />}
         </aside>
         <div className="col-span-3 grid min-w-0 grid-cols-[minmax(0,1fr)_340px] border-t border-edge bg-panel">

@@ -1,6 +1,6 @@
 export { basisOf } from './basis'
 export { MiddleBar } from './middle-bar'
 export { SideView, ThingsView, TrialPanel } from './later-views'
-export { exchange, newSeed, trialOfGrey, trialOfOriginal, trialOfSeed, trialOfStudy } from './trial'
+export { exchange, trialOfGrey, trialOfOriginal, trialOfStudy } from './trial'
 export { useTrialPreview } from './use-trial-preview'
 export { WaysIn } from './ways-in'

@@ -1,13 +1,14 @@
 'use client'
 
 import { useDroppable } from '@dnd-kit/core'
-import { ArrowRight, Lock, LockOpen } from 'lucide-react'
+import { ArrowRight } from 'lucide-react'
 import type { Slot } from '@/core/site'
 import { useEditorState, type Trial } from '../editor'
 import { decisionHex } from '../look'
-import { IconButton, Swatch } from '../kit'
+import { ColorSelect, Swatch } from '../kit'
 import { ColorChip } from './color-chip'
-import { exchange, trialOfSeed } from './trial'
+import { withStay } from './others'
+import { exchange, trialOfShift } from './trial'
 
 interface SlotRowProps {
   readonly trial: Trial
@@ -49,43 +50,47 @@ export function SlotRow({ trial, index, slot, newName, onTrial }: SlotRowProps) 
           slot.name
         )}
       </span>
-      {trial.from.way === 'reshuffle' ? (
-        <LockButton trial={trial} slot={slot} onTrial={onTrial} />
+      {trial.from.way === 'others' || trial.from.way === 'shift' ? (
+        <GoesAlong trial={trial} slot={slot} onTrial={onTrial} />
       ) : (
-        <select
-          aria-label={`Colour for ${slot.name}`}
+        <ColorSelect
+          label={`Colour for ${slot.name}`}
           value={given}
-          onChange={(event) => onTrial(exchange(trial, index, Number(event.target.value)))}
-          className="code h-7 w-28 rounded border border-edge-strong/60 bg-raised px-1"
-        >
-          <option value={-1}>as it is</option>
-          {trial.colors.map(({ value, name: own }, i) => (
-            <option key={i} value={i}>
-              {own ? `${own} ${value}` : value}
-            </option>
-          ))}
-        </select>
+          none="as it is"
+          options={trial.colors.map(({ value, name: own }) => ({ color: value, words: own }))}
+          onChange={(next) => onTrial(exchange(trial, index, next))}
+        />
       )}
     </li>
   )
 }
 
-function LockButton({ trial, slot, onTrial }: Omit<SlotRowProps, 'index'>) {
+/** Whether a slot goes along with the rest of the palette, or stays as it is. */
+function GoesAlong({ trial, slot, onTrial }: Omit<SlotRowProps, 'index'>) {
   const palette = useEditorState((state) => state.docs.frame.palette)
   const { from } = trial
-  if (from.way !== 'reshuffle') return null
-  const locked = from.locked.includes(slot.id)
-  const toggle = () => {
-    const next = locked ? from.locked.filter((id) => id !== slot.id) : [...from.locked, slot.id]
-    onTrial(trialOfSeed(palette, from.seeds, from.at, next))
-  }
+  if (from.way !== 'others' && from.way !== 'shift') return null
+  const stays = from.stays.includes(slot.id)
+  const toggle = () =>
+    onTrial(
+      from.way === 'others'
+        ? withStay(palette, from, slot.id)
+        : trialOfShift(
+            palette,
+            from.shift,
+            stays ? from.stays.filter((id) => id !== slot.id) : [...from.stays, slot.id],
+          ),
+    )
   return (
-    <IconButton
-      label={`${locked ? 'Unlock' : 'Lock'} ${slot.name}`}
-      aria-pressed={locked}
+    <button
+      type="button"
+      role="switch"
+      aria-checked={stays}
+      aria-label={`${slot.name} stays as it is`}
       onClick={toggle}
+      className="h-7 w-16 rounded-md border border-edge-strong/60 text-[12px] hover:bg-hover aria-checked:border-strong aria-checked:bg-strong aria-checked:text-on-strong"
     >
-      {locked ? <Lock size={14} /> : <LockOpen size={14} />}
-    </IconButton>
+      {stays ? 'stays' : 'moves'}
+    </button>
   )
 }

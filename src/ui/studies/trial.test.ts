@@ -1,8 +1,9 @@
 import { ternFrame } from '@demo/tern/frame'
 import { colorOf, toOklch } from '@/core/color'
-import { colorNamer, nameJudge, readyMade } from '@/core/palette'
+import { colorNamer, nameJudge, readyMade, unshifted } from '@/core/palette'
 import type { SlotId } from '@/core/site'
 import { basisOf } from './basis'
+import { firstOthers, othersAt, trialOfOthers, withStay } from './others'
 import {
   exchange,
   leftOver,
@@ -15,7 +16,7 @@ import {
   trialOfOriginal,
   trialOfPicture,
   trialOfReadyMade,
-  trialOfSeed,
+  trialOfShift,
   trialOfStudy,
   trialValues,
   wayName,
@@ -65,12 +66,31 @@ test('from one colour, from a study, from a picture', () => {
   expect(trialOfPicture(basis, 'blob:x', found, 1).colors).toEqual([{ value: '#27496d' }])
 })
 
-test('a reshuffle leaves locked slots and can be had again', () => {
-  const locked = [palette.order[0]!, palette.order[5]!]
-  const trial = trialOfSeed(palette, [7, 8], 1, locked)
-  expect(trial).toEqual(trialOfSeed(palette, [7, 8], 1, locked))
-  expect(Object.keys(toSlots(trial))).toEqual(expect.not.arrayContaining(['paper', 'ink']))
-  expect(wayName(trial, [])).toBe('Reshuffle 8')
+test('others leave the slots that stay, can be had again, and leave nothing over', () => {
+  const stays = [palette.order[0]!, palette.order[5]!]
+  const from = {
+    way: 'others',
+    steps: [{ seed: 7 }, { seed: 8 }],
+    at: 1,
+    chosen: 2,
+    stays,
+  } as const
+  const trial = trialOfOthers(palette, from)
+  expect(trial).toEqual(trialOfOthers(palette, from))
+  expect(Object.keys(toSlots(trial)).sort()).toEqual(['brand', 'mist', 'slate', 'spark'])
+  expect(leftOver(trial)).toEqual([])
+  expect(othersAt(palette, from)).toHaveLength(8)
+  expect(wayName(trial, [])).toBe('Other palette 2.3')
+  expect(toSlots(withStay(palette, from, stays[0]!))).toHaveProperty('paper')
+})
+
+test('brighter moves the whole palette but for what stays, and says which way', () => {
+  const trial = trialOfShift(palette, { light: 30, vivid: 0, warm: -20 }, [palette.order[2]!])
+  expect(Object.keys(toSlots(trial))).toEqual(expect.not.arrayContaining(['brand']))
+  expect(Object.keys(toSlots(trial))).toHaveLength(5)
+  expect(wayName(trial, [])).toBe('Lighter, cooler')
+  expect(trialValues(palette, trialOfShift(palette, unshifted, []))).toEqual([])
+  expect(wayName(trialOfShift(palette, unshifted, []), [])).toBe('As it is')
 })
 
 test('the palette as it would be leaves the present one alone', () => {
@@ -111,7 +131,7 @@ describe('applying a trial', () => {
     expect(trial.addRest).toBe(true)
     const edit = trialEdit(none, trial, 'x', namer) as { add: Array<{ id: string }> }
     expect(new Set(edit.add.map(({ id }) => id)).size).toBe(6)
-    expect(trialOfSeed(none, [3], 0, []).colors).toHaveLength(6)
+    expect(firstOthers(none).colors).toHaveLength(6)
     expect(trialOfHarmony(noBasis, '#27496d', 'triadic').colors).toHaveLength(6)
   })
 })

@@ -1,14 +1,15 @@
-import { colorOf, fromOklch, writeHex, type Color } from '@/core/color'
+import { colorOf, writeColor, writeHex } from '@/core/color'
 import type { Edit } from '@/core/edit'
 import {
   assignColors,
   greyed,
   harmonyPalette,
   readyMade,
-  reshuffle,
+  shiftColor,
   type HarmonyId,
   type HueFamily,
   type Mood,
+  type PaletteShift,
 } from '@/core/palette'
 import { slotColor } from '@/core/resolve'
 import {
@@ -26,15 +27,8 @@ import type { Names } from '../color'
 import type { Trial, TrialWay } from '../editor'
 import type { Basis } from './basis'
 
-const paletteColors = (palette: Palette) => palette.order.map((id) => slotColor(palette, id))
-
 /** How many colours a palette gets that is made from nothing. */
 const USUAL = 6
-
-/** Where no slot is there yet: even steps of grey, to be reshuffled. */
-const ramp: readonly Color[] = [0.965, 0.88, 0.72, 0.58, 0.4, 0.2].map((l) =>
-  fromOklch({ l, c: 0, h: 0, alpha: 1 }),
-)
 
 /** Slots keep their own names unless what they say is no longer so. */
 const usualNames = { takeNames: false, rename: true }
@@ -119,27 +113,28 @@ export function trialOfOriginal(palette: Palette): Trial {
   }
 }
 
-/** New colours from the seed at hand; the slots that are locked stay. */
-export function trialOfSeed(
+/** The palette moved as a whole, but for the slots that stay. */
+export function trialOfShift(
   palette: Palette,
-  seeds: readonly number[],
-  at: number,
-  locked: readonly SlotId[],
+  shift: PaletteShift,
+  stays: readonly SlotId[],
 ): Trial {
-  const empty = palette.order.length === 0
-  const locks = empty ? [] : palette.order.map((id) => locked.includes(id))
-  const colors = reshuffle(empty ? ramp : paletteColors(palette), locks, seeds[at]!)
+  const moves = slotsInOrder(palette).filter(
+    ({ id, value }) => value !== null && !stays.includes(id),
+  )
   return {
-    from: { way: 'reshuffle', seeds, at, locked },
-    colors: colors.map((color) => ({ value: writeHex(color) })),
-    given: palette.order.map((_, i) => (locks[i] ? -1 : i)),
-    addRest: empty,
+    from: { way: 'shift', shift, stays },
+    colors: moves.map(({ id, value }) => {
+      const held = slotColor(palette, id)
+      const color = shiftColor(held, shift)
+      // What does not move stays as it is written.
+      if (writeHex(color) === writeHex(held)) return { value: value! }
+      return { value: color.alpha < 1 ? writeColor(color, 'hex') : writeHex(color) }
+    }),
+    given: palette.order.map((slot) => moves.findIndex(({ id }) => id === slot)),
+    addRest: false,
     ...usualNames,
   }
-}
-
-export function newSeed(): number {
-  return crypto.getRandomValues(new Uint32Array(1))[0]! % 1_000_000
 }
 
 /** What a trial would set: only the slots that would change. */
@@ -246,14 +241,31 @@ export function recolored(trial: Trial, index: number, value: string): Trial {
   }
 }
 
+const SHIFTED: Readonly<Record<keyof PaletteShift, readonly [string, string]>> = {
+  light: ['darker', 'lighter'],
+  vivid: ['quieter', 'more vivid'],
+  warm: ['cooler', 'warmer'],
+}
+
+/** `Lighter, warmer` */
+function shiftWords(shift: PaletteShift): string {
+  const words = (Object.keys(SHIFTED) as Array<keyof PaletteShift>).flatMap((key) =>
+    shift[key] === 0 ? [] : [SHIFTED[key][shift[key] > 0 ? 1 : 0]],
+  )
+  const said = words.join(', ') || 'as it is'
+  return said.charAt(0).toUpperCase() + said.slice(1)
+}
+
 export function wayName({ from }: Trial, studies: readonly Study[]): string {
   switch (from.way) {
     case 'list':
       return 'Pasted list'
     case 'harmony':
       return 'From one colour'
-    case 'reshuffle':
-      return `Reshuffle ${from.seeds[from.at]}`
+    case 'others':
+      return `Other palette ${from.at + 1}.${from.chosen + 1}`
+    case 'shift':
+      return shiftWords(from.shift)
     case 'picture':
       return 'From a picture'
     case 'study':

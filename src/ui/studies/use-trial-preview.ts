@@ -7,7 +7,7 @@ import { slotPainter, stageStore, unpaintSlot } from '../stage'
 import { outlookOf } from './outlook'
 import { trialValues } from './trial'
 
-/** Shows the trial on the stage: by the slots' custom properties alone, or whole where the themes change with it. Nothing is stored. */
+/** Shows the trial where the page is shown: by the slots' custom properties alone, or whole where the themes change with it. Nothing is stored. */
 export function useTrialPreview(): void {
   const editor = useEditor()
   const trial = useEditorState((state) => state.trial)
@@ -15,13 +15,18 @@ export function useTrialPreview(): void {
   const pageId = useEditorState((state) => state.pageId)
   const stage = useStore(stageStore, (state) => state.stage)
   useEffect(() => {
-    if (!trial || !stage) return undefined
-    const values = trialValues(docs.frame.palette, trial)
+    if (!trial) return undefined
     // A task of its own: the panel's drawing and the page's restyling together would be a long one.
     const later = setTimeout(() => {
       const outlook = outlookOf(docs.frame, trial)
       editor.show({ trialFrame: outlook.anew ? outlook.frame : undefined })
-      if (outlook.anew) return
+    })
+    return () => clearTimeout(later)
+  }, [editor, trial, docs])
+  useEffect(() => {
+    if (!trial || !stage) return undefined
+    const values = trialValues(docs.frame.palette, trial)
+    const later = setTimeout(() => {
       const paint = slotPainter(stage.document, docs, pageId)
       for (const { slot, value } of values) paint(slot, value)
     })
@@ -29,10 +34,11 @@ export function useTrialPreview(): void {
       clearTimeout(later)
       for (const { slot } of values) unpaintSlot(stage.document, slot)
     }
-  }, [editor, trial, docs, pageId, stage])
+  }, [trial, docs, pageId, stage])
   const hasTrial = trial !== undefined
   useEffect(() => {
-    if (!hasTrial) editor.show({ trialFrame: undefined })
+    const clear = () => editor.show({ trialFrame: undefined })
+    if (!hasTrial) clear()
+    return clear
   }, [editor, hasTrial])
-  useEffect(() => () => editor.show({ trialFrame: undefined }), [editor])
 }

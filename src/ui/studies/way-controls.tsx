@@ -1,15 +1,16 @@
 'use client'
 
-import { ChevronLeft, ChevronRight, Shuffle } from 'lucide-react'
 import { harmonies, type HarmonyId } from '@/core/palette'
 import { ColorEditor, readColorText } from '../color'
 import type { Trial } from '../editor'
-import { Button, Choice, Choices, IconButton, Popover, TextField } from '../kit'
+import { Choice, Choices, Popover, TextField } from '../kit'
 import { useBasis } from './basis'
 import { ListWay } from './list-way'
 import { PictureWay } from './picture-way'
 import { ReadyWay } from './ready-way'
-import { newSeed, trialOfHarmony, trialOfSeed } from './trial'
+import { OthersControls } from './others-way'
+import { ShiftWay } from './shift-way'
+import { trialOfHarmony } from './trial'
 
 interface WayControlsProps {
   readonly trial: Trial
@@ -19,7 +20,6 @@ interface WayControlsProps {
 /** What each way in asks for. */
 export function WayControls({ trial, onTrial }: WayControlsProps) {
   const basis = useBasis()
-  const { palette } = basis
   const { from } = trial
   switch (from.way) {
     case 'list':
@@ -72,34 +72,10 @@ export function WayControls({ trial, onTrial }: WayControlsProps) {
           </Choices>
         </div>
       )
-    case 'reshuffle': {
-      const { seeds, at, locked } = from
-      const step = (next: number) => onTrial(trialOfSeed(palette, seeds, next, locked))
-      return (
-        <div className="flex items-center gap-1.5">
-          <Button
-            onClick={() =>
-              onTrial(trialOfSeed(palette, [...seeds, newSeed()], seeds.length, locked))
-            }
-          >
-            <Shuffle size={15} /> Again <kbd className="code text-soft">R</kbd>
-          </Button>
-          <IconButton label="The one before" disabled={at === 0} onClick={() => step(at - 1)}>
-            <ChevronLeft size={16} />
-          </IconButton>
-          <IconButton
-            label="The one after"
-            disabled={at >= seeds.length - 1}
-            onClick={() => step(at + 1)}
-          >
-            <ChevronRight size={16} />
-          </IconButton>
-          <span className="code text-soft">
-            {at + 1} of {seeds.length}
-          </span>
-        </div>
-      )
-    }
+    case 'others':
+      return <OthersControls from={from} onTrial={onTrial} />
+    case 'shift':
+      return <ShiftWay from={from} onTrial={onTrial} />
     case 'picture':
       return <PictureWay from={from} onTrial={onTrial} />
     case 'study':

@@ -1,21 +1,30 @@
 'use client'
 
-import { ClipboardList, Columns3, Image, Library, Shuffle, Sparkle } from 'lucide-react'
+import {
+  ClipboardList,
+  Columns3,
+  Image,
+  LayoutGrid,
+  Library,
+  Sparkle,
+  SunMedium,
+} from 'lucide-react'
+import { unshifted } from '@/core/palette'
 import { slotsInOrder } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Button, IconButton } from '../kit'
 import { useBasis } from './basis'
+import { firstOthers } from './others'
 import {
-  newSeed,
   trialOfHarmony,
   trialOfEmptyList,
   trialOfPicture,
   trialOfReadyMade,
-  trialOfSeed,
+  trialOfShift,
   trialOfStudy,
 } from './trial'
 
-/** The ways to a palette, beside the tray: kept studies, a pasted list, one colour, a reshuffle. */
+/** The ways to a palette, beside the tray: kept studies, a pasted list, one colour, others at once, all of it brighter. */
 export function WaysIn() {
   const editor = useEditor()
   const basis = useBasis()
@@ -75,8 +84,14 @@ export function WaysIn() {
         <Button onClick={() => open(trialOfReadyMade(basis))}>
           <Library size={15} /> Ready-made
         </Button>
-        <Button onClick={() => open(trialOfSeed(palette, [newSeed()], 0, []))}>
-          <Shuffle size={15} /> Reshuffle <kbd className="code text-soft">R</kbd>
+        <Button onClick={() => open(firstOthers(palette))}>
+          <LayoutGrid size={15} /> Eight others
+        </Button>
+        <Button
+          disabled={palette.order.length === 0}
+          onClick={() => open(trialOfShift(palette, unshifted, []))}
+        >
+          <SunMedium size={15} /> Brighter …
         </Button>
       </div>
     </section>

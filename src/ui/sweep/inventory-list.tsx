@@ -32,8 +32,11 @@ export function InventoryList({ inventory, chosen, onChoose }: InventoryListProp
           onChange={setSearch}
           className="w-full"
         />
-        <p className="mt-2 text-xs font-semibold text-soft">
-          {counted(entries.length, 'colour')}, {counted(uses, 'use')},{' '}
+        <p
+          className="mt-2 text-xs font-semibold text-soft"
+          title="A decision is one place where a colour is set: a role in a theme, an element, a line of CSS. One decision may colour many things, or none yet."
+        >
+          {counted(entries.length, 'colour')}, {counted(uses, 'decision')},{' '}
           {uses ? Math.floor((bound / uses) * 100) : 100} % bound to slots
         </p>
       </div>

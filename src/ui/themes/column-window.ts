@@ -3,7 +3,7 @@ import { useCallback, type RefObject } from 'react'
 
 /** Widths in pixels: of the column of role names, and the least of a theme's column. */
 export const NAMES_WIDTH = 160
-export const COLUMN_WIDTH = 144
+export const COLUMN_WIDTH = 128
 
 /** A column that is drawn, by its place, or so many side by side that are not. */
 export type Span = { readonly column: number } | { readonly from: number; readonly gap: number }

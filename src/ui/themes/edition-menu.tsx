@@ -22,10 +22,10 @@ export function EditionMenu() {
       aria-label="Dark edition"
       value={frame.edition}
       onChange={(event) => set(event.target.value as Edition)}
-      className="h-8 w-44 rounded-md border border-edge-strong/60 bg-raised px-2"
+      className="h-8 w-38 rounded-md border border-edge-strong/60 bg-raised px-2"
     >
       <option value="light">Light edition only</option>
-      <option value="visitor">Dark by visitor’s setting</option>
+      <option value="visitor">Dark if visitor’s is</option>
       <option value="switch">Dark by a switch</option>
     </select>
   )

@@ -1,8 +1,8 @@
 'use client'
 
-import { memo } from 'react'
+import { memo, useState } from 'react'
 import { writeDecision } from '@/core/edit'
-import { explainRole } from '@/core/generate'
+import { explainRole, hasFollowers } from '@/core/generate'
 import { roleMeetings } from '@/core/resolve'
 import { roleName } from '@/core/roles'
 import {
@@ -12,7 +12,7 @@ import {
   type Palette,
   type Theme,
 } from '@/core/site'
-import { ColorChooser, readsOnOf } from '../color'
+import { ColorChooser, FollowersOffer, readsOnOf } from '../color'
 import { useEditor, useEditorState, type SheetCells } from '../editor'
 import { Button, Swatch } from '../kit'
 import { decisionHex } from '../look'
@@ -20,7 +20,14 @@ import { counted } from '../words'
 import { Disagreements } from './disagreement-list'
 import { FailingChosen, FailingThemes, type Failing } from './failing'
 import { StepsFrom } from './steps-from'
-import { backToGenerated, cellsOf, decideCells, shiftCells } from './use-sheet'
+import {
+  backToGenerated,
+  cellsOf,
+  decideCells,
+  shiftCells,
+  tellDecided,
+  withAlong,
+} from './use-sheet'
 
 interface SheetPanelProps {
   readonly frame: Frame
@@ -116,10 +123,16 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
     frame.themes.byId[theme]!.roles[role]
   const groups = alike(all.map(decisionAt))
   const only = all.length === 1 ? all[0] : undefined
+  const [pointed, setPointed] = useState<ColorDecision>()
+  const [role] = cells.roles
   const set = (decision: ColorDecision) =>
     decideCells(
       editor,
-      all.map((cell) => ({ ...cell, decision })),
+      withAlong(
+        editor,
+        all.map((cell) => ({ ...cell, decision })),
+      ),
+      { told: tellDecided(editor, all, decision) },
     )
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
@@ -147,12 +160,21 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
         value={groups.length === 1 ? groups[0]!.decision : undefined}
         present={groups[0] && decisionHex(palette, groups[0].decision)}
         onChoose={set}
+        onPoint={setPointed}
         readsOn={
           cells.roles.length === 1
             ? readsOnOf(chosen.flatMap((theme) => roleMeetings(palette, theme, cells.roles[0]!)))
             : []
         }
       />
+      {cells.roles.length === 1 && hasFollowers(role!) && (
+        <FollowersOffer
+          palette={palette}
+          theme={chosen[0]!}
+          role={role!}
+          decision={pointed ?? groups[0]?.decision}
+        />
+      )}
       <div className="flex flex-wrap gap-1.5">
         <Button onClick={() => shiftCells(editor, all, -4)}>Darker</Button>
         <Button onClick={() => shiftCells(editor, all, 4)}>Lighter</Button>

@@ -1,6 +1,6 @@
 'use client'
 
-import { useDeferredValue, useMemo, useState } from 'react'
+import { useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { goesBy, roleGroups, roleIds, roles, type RoleId } from '@/core/roles'
 import { isBound, slotName, type Frame, type Theme } from '@/core/site'
 import { useEditor, useEditorState, useUsedRoles, type SheetRows } from '../editor'
@@ -37,6 +37,8 @@ export function ThemeSheet() {
   const editor = useEditor()
   const shown = useEditorState((state) => state.sheetRows)
   const setShown = (sheetRows: SheetRows) => editor.show({ sheetRows })
+  // Who comes back finds the roles in use again.
+  useEffect(() => () => editor.show({ sheetRows: 'used' }), [editor])
   const [search, setSearch] = useState('')
   const [folded, setFolded] = useState<readonly string[]>([])
   const [specimen, setSpecimen] = useState(false)

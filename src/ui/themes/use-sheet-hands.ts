@@ -7,7 +7,7 @@ import { useEditor, useEditorState, type SheetCells } from '../editor'
 import { arrowSteps, type Steps } from '../kit'
 import { cellAt, cornerOf, widened, type SheetGrid } from './sheet-choice'
 import { boxOfCell, cellOf, focusCell, type CellBox } from './sheet-place'
-import { cellsOf, copyCells, decideCells, pastedCells } from './use-sheet'
+import { cellsOf, copyCells, decideCells, pastedCells, tellDecided, withAlong } from './use-sheet'
 
 /** What is typed into a cell, from its first letter on, and where the cell is. */
 interface Typing {
@@ -71,7 +71,11 @@ export function useSheetHands(frame: Frame, grid: SheetGrid) {
     if (!decision) return 'No slot goes by that name, and it is no colour. Try “Ink −8” or #1d5955.'
     decideCells(
       editor,
-      cellsOf(cells).map((cell) => ({ ...cell, decision })),
+      withAlong(
+        editor,
+        cellsOf(cells).map((cell) => ({ ...cell, decision })),
+      ),
+      { told: tellDecided(editor, cellsOf(cells), decision) },
     )
     return undefined
   }

@@ -3,7 +3,7 @@ import { toast } from 'sonner'
 import { tidyShade } from '@/core/color'
 import type { Edit } from '@/core/edit'
 import { readDecision, writeDecision } from '@/core/edit'
-import { afterDark, darkEdition, lightEdition } from '@/core/generate'
+import { afterDark, darkEdition, followers, hasFollowers, lightEdition } from '@/core/generate'
 import { stepShade } from '@/core/palette'
 import { roleName, type RoleId } from '@/core/roles'
 import {
@@ -36,6 +36,8 @@ export interface CellDecision {
   readonly theme: ThemeId
   readonly role: RoleId
   readonly decision: ColorDecision
+  /** Whether a person decides it, where it differs from the others. */
+  readonly hand?: boolean
 }
 
 /** `Link in On Paper`, `12 cells`. */
@@ -52,6 +54,17 @@ export function tellCells(cells: readonly CellDecision[], frame: Frame): string 
       ? counted(themes.size, 'theme')
       : (frame.themes.byId[first.theme]?.name ?? first.theme)
   return `${roleName(first.role)} in ${where}`
+}
+
+/** `Main button, fill in On Paper: Brand`; what goes along is part of it. */
+export function tellDecided(
+  editor: Editor,
+  cells: ReadonlyArray<Omit<CellDecision, 'decision'>>,
+  decision: ColorDecision,
+): string {
+  const { frame } = editor.store.getState().docs
+  const decided = cells.map((cell) => ({ ...cell, decision }))
+  return `${tellCells(decided, frame)}: ${writeDecision(frame.palette, decision)}`.slice(0, 160)
 }
 
 /** Decides cells by hand, or leaves them to be generated; tells what is wrong. */
@@ -96,6 +109,23 @@ export function shiftCells(
   const left = cells.length - shifted.length
   if (left > 0)
     toast(`${counted(left, 'cell')} stayed: no slot decides there, so there is no shade to move.`)
+}
+
+/** Cells decided by hand, with what belongs to them where that is to go along; what is decided itself stays so. */
+export function withAlong(editor: Editor, cells: readonly CellDecision[]): CellDecision[] {
+  if (!editor.store.getState().goAlong) return [...cells]
+  const { palette, themes } = shownFrame(editor)
+  const decided = new Set(cells.map(({ theme, role }) => `${theme}/${role}`))
+  const along = cells.flatMap(({ theme: id, role, decision }): CellDecision[] => {
+    const theme = themes.byId[id]
+    if (!theme || !hasFollowers(role)) return []
+    return Object.entries(followers(palette, theme, role, decision)).flatMap(([each, own]) =>
+      decided.has(`${id}/${each}`)
+        ? []
+        : [{ theme: id, role: each as RoleId, decision: own, hand: false }],
+    )
+  })
+  return [...cells, ...along]
 }
 
 /** Leaves cells to be generated, around what is decided by hand of the roles beside them. */

@@ -5,13 +5,15 @@ import { toast } from 'sonner'
 import { writeHex } from '@/core/color'
 import type { Edit } from '@/core/edit'
 import type { Spot, Trace } from '@/core/resolve'
-import type { SiteElement } from '@/core/site'
-import { ColorChooser } from '../color'
+import { hasFollowers } from '@/core/generate'
+import { isColor, type ColorDecision, type SiteElement } from '@/core/site'
+import { ColorChooser, FollowersOffer } from '../color'
 import { isAfterDark, useEditor, useEditorState, useReach, type Selection } from '../editor'
 import { Button, Choice, Choices } from '../kit'
 import { editProblemWords } from '../words'
 import { afterDarkEdit } from './after-dark-edit'
-import { reachOptions, type ReachOption } from './reaches'
+import { withFollowers } from './following'
+import { reachOptions, roleOf, type ReachOption } from './reaches'
 
 interface ChangeForProps {
   readonly spot: Spot
@@ -26,13 +28,17 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
   const reach = useReach()
   const dark = useEditorState(isAfterDark)
   const options = reachOptions(spot.docs, selection, spot.theme.id, element, trace, reach)
+  const along = useEditorState((state) => state.goAlong)
+  const [pointed, setPointed] = useState<ColorDecision>()
+  const role = roleOf(trace, element)
   const [wanted, setWanted] = useState<ReachOption['key']>()
   const usual = options[trace.decidedBy === 0 ? 0 : options.findIndex(({ key }) => key === 'role')]!
   const option = options.find(({ key }) => key === wanted) ?? usual
   const own = trace.chain[0]?.paint && trace.chain[0].state === trace.state
 
   const run = (edit: Edit) => {
-    const problem = editor.dispatch(dark ? afterDarkEdit(edit, spot) : edit)
+    const whole = along ? withFollowers(edit, spot, element, trace) : edit
+    const problem = editor.dispatch(dark ? afterDarkEdit(whole, spot) : whole)
     if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
   }
   const openSlot = () => editor.show({ openSlot: trace.slot })
@@ -72,6 +78,7 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
       {option.edit ? (
         <ColorChooser
           key={option.key}
+          onPoint={setPointed}
           label={`Colour for ${option.label}`}
           value={option.value}
           present={trace.color && writeHex(trace.color)}
@@ -82,6 +89,14 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
           <p className="text-soft">All that the slot colours will follow.</p>
           <Button onClick={openSlot}>Open the slot in the tray</Button>
         </div>
+      )}
+      {option.edit && element && hasFollowers(role) && (
+        <FollowersOffer
+          palette={spot.docs.frame.palette}
+          theme={spot.theme}
+          role={role}
+          decision={pointed ?? (isColor(trace.paint) ? trace.paint : undefined)}
+        />
       )}
       {own && (
         <Button onClick={backToTheme} className="justify-self-start">

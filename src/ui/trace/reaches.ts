@@ -24,7 +24,8 @@ export interface ReachOption {
   readonly edit?: (decision: ColorDecision) => Edit
 }
 
-function roleOf(trace: Trace, element: SiteElement | undefined): RoleId {
+/** The role that decides a traced colour where nothing nearer does. */
+export function roleOf(trace: Trace, element: SiteElement | undefined): RoleId {
   return trace.state === 'hover' && trace.facet.hover
     ? trace.facet.hover
     : facetRole(trace.facet, element)

@@ -14,6 +14,7 @@ import { ChangeFor } from './change-for'
 import { findOverrule } from './overrule'
 import { Remedies } from './remedies'
 import { SectionTheme } from './section-theme'
+import { TextColors } from './text-colors'
 
 /** Why a thing on the stage has its colour, and where to change that. */
 export function TracePanel() {
@@ -117,6 +118,7 @@ function Traced({ spot, selection, element }: TracedProps) {
           <ChangeFor spot={spot} selection={selection} element={element} trace={trace} />
         </>
       )}
+      {element?.kind === 'embed' && <TextColors selection={selection} element={element} />}
       {!element && <SectionContents spot={spot} />}
     </div>
   )

@@ -2,7 +2,7 @@
 
 import { useDraggable, useDroppable } from '@dnd-kit/core'
 import type { KeyboardEvent } from 'react'
-import type { Slot } from '@/core/site'
+import { isBound, type ColorDecision, type Slot } from '@/core/site'
 import { SlotEditor } from '../color'
 import { useEditor, useEditorState } from '../editor'
 import { decisionHex, distinctFan } from '../look'
@@ -30,6 +30,10 @@ const WIDTH: Readonly<Record<PanSize, string>> = {
 }
 const PATCH: Readonly<Record<PanSize, string>> = { large: 'h-10', medium: 'h-5', small: 'h-4' }
 
+/** Whether a step of the fan has a colour of its own in place of the computed one. */
+const isOwnStep = ({ steps = {} }: Slot, decision: ColorDecision): boolean =>
+  isBound(decision) && steps[decision.shade?.lightness ?? 0] !== undefined
+
 /** What a slot looks like in the tray: its colour, its fan, its name and reach. */
 function PanFace({
   slot,
@@ -38,6 +42,9 @@ function PanFace({
   count,
 }: Pick<PanProps, 'slot' | 'size' | 'number' | 'count'>) {
   const palette = useEditorState((state) => state.docs.frame.palette)
+  const stays = useEditorState(
+    ({ trial }) => trial && 'stays' in trial.from && trial.from.stays.includes(slot.id),
+  )
   const hex = decisionHex(palette, { slot: slot.id })
   return (
     <>
@@ -52,7 +59,7 @@ function PanFace({
           {distinctFan(palette, slot.id).map((each, i) => (
             <span
               key={i}
-              className="flex-1"
+              className={`flex-1 ${isOwnStep(slot, each) ? 'border-b-2 border-white ring-1 ring-black/60 ring-inset' : ''}`}
               style={slot.value === null ? {} : { background: decisionHex(palette, each) }}
             />
           ))}
@@ -60,7 +67,11 @@ function PanFace({
       </span>
       {size !== 'small' && (
         <span className="flex items-baseline justify-between gap-1">
-          <span className="truncate font-semibold">{slot.name}</span>
+          <span
+            className={`truncate font-semibold ${stays ? 'underline decoration-2 underline-offset-3' : ''}`}
+          >
+            {stays ? `${slot.name} stays` : slot.name}
+          </span>
           <span
             className="code text-soft"
             title={`Colours ${counted(count, 'thing')} on this site`}

@@ -5,9 +5,11 @@ import { useState } from 'react'
 import { shadeScaleOf, slotsInOrder, type Slot } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Button, IconButton, TextField } from '../kit'
+import { counted } from '../words'
 import { readName } from '../names'
 import { EmptySlot, useEmptying } from './empty-slot'
 import { moveSlot } from './move-slot'
+import { Ramp } from './ramp'
 import { RemoveSlot } from './remove-slot'
 import { ShadeScaleFields } from './shade-scale'
 
@@ -47,8 +49,11 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
       </div>
       <details className="border-t border-edge pt-2">
         <summary className="cursor-pointer text-xs font-semibold">
-          Tints and shades{slot.shades ? ', its own' : ''}
+          Tints and shades
+          {slot.shades ? ', its own' : ''}
+          {slot.steps ? `, ${counted(Object.keys(slot.steps).length, 'step')} set by hand` : ''}
         </summary>
+        <Ramp slot={slot} />
         <ShadeScaleFields
           scale={shadeScaleOf(palette, slot.id)}
           onChange={(scale) => editor.carryOut({ type: 'setShades', slot: slot.id, scale })}

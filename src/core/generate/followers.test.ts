@@ -1,0 +1,89 @@
+import { ternFrame } from '@demo/tern/frame'
+import fc from 'fast-check'
+import wcagContrast from 'wcag-contrast'
+import { over, white, writeHex } from '../color'
+import { groundsOfRole } from '../elements'
+import { decisionColor, seenGrounds } from '../resolve'
+import { followersOf, roleIds, roles, type RoleId } from '../roles'
+import { isBound, themesInOrder, type ColorDecision, type Palette, type Theme } from '../site'
+import { paletteOf } from './frames.fixture'
+import { generateThemes } from './generated'
+import { followers } from './followers'
+
+const fills = [
+  'buttonFill',
+  'buttonHoverFill',
+  'quietFill',
+  'quietHoverFill',
+  'fieldGround',
+] as const
+
+/** The lowest ratio of a role on all that it stands on, as the reference library has it. */
+function ratioOf(palette: Palette, theme: Theme, role: RoleId): number {
+  const color = decisionColor(palette, theme.roles[role])
+  const ratios = groundsOfRole(role).flatMap((on) =>
+    seenGrounds(palette, theme, on).map((ground) => {
+      const under = over(ground, white)
+      return wcagContrast.hex(writeHex(over(color, under)), writeHex(under))
+    }),
+  )
+  return Math.min(...ratios)
+}
+
+test('what goes along with a fill reads on it, whatever the fill is (contrast by wcag-contrast)', () => {
+  const seed = 20261126
+  let tried = 0
+  fc.assert(
+    fc.property(
+      fc.array(fc.nat(0xffffff), { minLength: 1, maxLength: 7 }),
+      fc.nat(99),
+      fc.constantFrom(...fills),
+      fc.nat(99),
+      fc.integer({ min: -30, max: 30 }),
+      (values, themeAt, role, slotAt, lightness) => {
+        const palette = paletteOf(...values.map((n) => `#${n.toString(16).padStart(6, '0')}`))
+        const themes = generateThemes(palette)
+        const theme = themes[themeAt % themes.length]!
+        const slot = palette.order[slotAt % palette.order.length]!
+        const decision: ColorDecision = lightness ? { slot, shade: { lightness } } : { slot }
+        const made = followers(palette, theme, role, decision)
+        const after = { ...theme, roles: { ...theme.roles, [role]: decision, ...made } }
+        for (const follower of followersOf(role)) {
+          const { needs } = roles[follower]
+          if (!needs) continue
+          tried += 1
+          // Hex rounds a colour by up to half a byte.
+          expect(ratioOf(palette, after, follower)).toBeGreaterThanOrEqual(needs - 0.06)
+        }
+      },
+    ),
+    { seed, numRuns: 300 },
+  )
+  console.warn(`followers: seed ${seed}, ${tried} pairs`)
+})
+
+test('a card whose ground turns dark takes its words along; what still reads stays', () => {
+  const { palette } = ternFrame
+  const paper = themesInOrder(ternFrame.themes)[0]!
+  const ink = palette.order.at(-1)!
+  const made = followers(palette, paper, 'surface', { slot: ink })
+  const changed = Object.keys(made) as RoleId[]
+  expect(changed.length).toBeGreaterThan(0)
+  expect(
+    changed.every((role) => groundsOfRole(role).includes('surface') || role === 'linkHover'),
+  ).toBe(true)
+  expect(followers(palette, paper, 'surface', paper.roles.surface)).toEqual({})
+})
+
+test('a decision for a role that nothing goes along with changes nothing else', () => {
+  const theme = themesInOrder(ternFrame.themes)[0]!
+  const decision = { slot: ternFrame.palette.order[3]! }
+  for (const role of roleIds) {
+    const made = followers(ternFrame.palette, theme, role, decision)
+    expect(Object.keys(made)).not.toContain(role)
+    if (role === 'line' || role === 'focus') expect(made).toEqual({})
+  }
+  expect(
+    Object.values(followers(ternFrame.palette, theme, 'buttonFill', decision)).every(isBound),
+  ).toBe(true)
+})
