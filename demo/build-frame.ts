@@ -23,6 +23,7 @@ export function themeSet(themes: readonly ShortTheme[]) {
   return {
     order: themes.map(({ id }) => id),
     byId: Object.fromEntries(themes.map((each) => [each.id, each])),
+    original: [...themes],
   }
 }
 

@@ -74,7 +74,7 @@ test('eight other palettes at once, more like one, back, one slot stays', async 
   await expect.poll(() => ground(page)).toBe(first)
   // By keys: the arrow chooses the next one.
   await eight.getByRole('radio').first().focus()
-  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight', { delay: 80 })
   await expect(eight.getByRole('radio').nth(1)).toBeChecked()
   await page.getByRole('switch', { name: 'Paper stays as it is' }).click()
   await expect.poll(() => ground(page)).toBe(paper)
@@ -137,14 +137,14 @@ test('from a picture of the site, its colours marked; what is no picture is told
   const give = (name: string, mimeType: string, buffer: Buffer) =>
     file.setInputFiles({ name, mimeType, buffer })
   await give('notes.png', 'image/png', Buffer.from('this is no picture'))
-  await expect(page.getByText('× This file cannot be read as a picture')).toBeVisible()
+  await expect(page.getByRole('alert')).toContainText('This file cannot be read as a picture')
   const clear = await sharp({ create: { width: 40, height: 40, channels: 4, background: '#0000' } })
     .png()
     .toBuffer()
   await give('clear.png', 'image/png', clear)
-  await expect(page.getByText('× This picture is transparent all over')).toBeVisible()
+  await expect(page.getByRole('alert')).toContainText('This picture is transparent all over')
   await give('cut.png', 'image/png', clear.subarray(0, 60))
-  await expect(page.getByText('× This file cannot be read as a picture')).toBeVisible()
+  await expect(page.getByRole('alert')).toContainText('This file cannot be read as a picture')
 
   const one = await sharp({ create: { width: 60, height: 60, channels: 3, background: '#27496d' } })
     .png()
@@ -153,10 +153,13 @@ test('from a picture of the site, its colours marked; what is no picture is told
   await expect(page.getByRole('button', { name: 'Apply to 1 slot' })).toBeVisible()
 
   await page.getByRole('button', { name: /marbled paper in green, cream and rust/ }).click()
-  const values = () =>
-    page
-      .getByLabel('Colour for Spark')
-      .evaluate((select: HTMLSelectElement) => [...select.options].map(({ text }) => text))
+  const values = async () => {
+    await page.getByRole('combobox', { name: 'Colour for Spark' }).click()
+    const texts = await page.getByRole('option').allTextContents()
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('option')).toHaveCount(0)
+    return texts
+  }
   await expect.poll(async () => (await values()).length).toBe(7)
   // The inks that the paper was marbled with, found again.
   const found = (await values()).slice(1).map((text) => colorOf(text)!)

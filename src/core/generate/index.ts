@@ -11,6 +11,7 @@ export {
 export {
   afterChanges,
   cellsAnew,
+  cellsOfDesign,
   lightEdition,
   planDarkEdition,
   planRegeneration,

@@ -1,6 +1,7 @@
 import { roleIds, type RoleId } from '../roles'
 import {
   canonicalJson,
+  isBound,
   themesInOrder,
   type ColorDecision,
   type Frame,
@@ -113,6 +114,8 @@ export function afterChanges(themes: Themes, changes: readonly CellChange[]): Th
 
 /** A cell as generating decides it; with `dark` in the dark edition. */
 export interface AnewCell {
+  /** Whether a person decided it so; what is generated is not. */
+  readonly hand?: boolean
   readonly theme: ThemeId
   readonly role: RoleId
   readonly decision: ColorDecision
@@ -128,4 +131,34 @@ export function cellsAnew(frame: Frame): AnewCell[] {
       : changesOf(themesInOrder(afterDark(frame).themes), darkEdition(frame), () => roleIds)
   const cellOf = ({ theme, role, after }: CellChange) => ({ theme, role, decision: after })
   return [...light.map(cellOf), ...dark.map((each) => ({ ...cellOf(each), dark: true as const }))]
+}
+
+/**
+ * The cells that the design's own themes, as they came, decide otherwise: of
+ * themes that are still there, by slots that are. None where they are not known.
+ */
+export function cellsOfDesign({ palette, themes }: Frame): AnewCell[] {
+  const isThere = (decision: ColorDecision) =>
+    !isBound(decision) || Object.hasOwn(palette.slots, decision.slot)
+  const cellsOf = (
+    theme: Theme,
+    now: ThemeRoles | undefined,
+    { roles, hand }: { readonly roles: ThemeRoles; readonly hand: readonly RoleId[] },
+    dark: { readonly dark?: true },
+  ): AnewCell[] =>
+    roleIds.flatMap((role) => {
+      const decision = roles[role]
+      const isSame = now && canonicalJson(now[role]) === canonicalJson(decision)
+      if (isSame || !isThere(decision)) return []
+      return [{ theme: theme.id, role, decision, hand: hand.includes(role), ...dark }]
+    })
+  return (themes.original ?? []).flatMap((came) => {
+    const now = themes.byId[came.id]
+    if (!now) return []
+    const after = came.dark && { roles: came.dark, hand: came.darkHand ?? [] }
+    return [
+      ...cellsOf(now, now.roles, came, {}),
+      ...(after && now.dark ? cellsOf(now, now.dark, after, { dark: true }) : []),
+    ]
+  })
 }

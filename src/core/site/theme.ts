@@ -31,6 +31,8 @@ export const mostThemes = 64
 export const themesSchema = z.strictObject({
   order: z.array(themeId).min(1).max(mostThemes),
   byId: z.record(themeId, themeSchema),
+  /** The themes as the design came, to return to; absent where that is not known. */
+  original: z.array(themeSchema).max(mostThemes).optional(),
 })
 
 export type Theme = z.infer<typeof themeSchema>

@@ -23,7 +23,7 @@ test('an edit shows at once and is stored behind; what is shown stays the same o
     revision: 1,
     saveState: 'saved',
     pending: [],
-    undo: { told: 'Brand: #123456', origin: 'here' },
+    undo: { told: 'Brand set to #123456', origin: 'here' },
   })
   expect(sync.getState().docs).toBe(docs)
   expect(server.heard).toEqual(['save'])

@@ -9,6 +9,7 @@ import { problemWords } from '../words'
 export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
   ['1 … 9', 'edit that slot of the palette'],
   [', and .', 'page before, page after'],
+  ['arrows', 'on the page: walk what is on it, section by section with ← →'],
   ['W', 'next width: desktop, tablet, phone'],
   ['T', 'name the theme of each section on the page, or no longer'],
   ['Alt ← and →', 'move the slot that is focused in the tray'],

@@ -1,16 +1,17 @@
 'use client'
 
-import { useEffect, useRef, useState, type PointerEvent } from 'react'
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { useStore } from 'zustand'
 import { useEditor, useEditorState, useShownDocs, type DeviceWidth } from '../editor'
 import { BeforePage } from './before-page'
-import { hitTest } from './hit-test'
+import { hitTest, selectedNode } from './hit-test'
 import { Outlines } from './outline-layer'
-import { selectionLabel } from './outlines'
+import { boxOf, selectionLabel } from './outlines'
 import { closeStage, noteDrawing, openStage, stageStore } from './stage-access'
 import { markPointed } from './stage-document'
 import { StageFrame } from './stage-frame'
 import { ThemeChips } from './theme-chips'
+import { stepTo, walkable } from './walk'
 
 /** Widths in CSS pixels of the page; a wider page than there is room for is drawn smaller. */
 const WIDTHS: Readonly<Record<DeviceWidth, number>> = { desktop: 1140, tablet: 820, phone: 390 }
@@ -49,6 +50,8 @@ export function Stage() {
   const editor = useEditor()
   const device = useEditorState((state) => state.width)
   const { frame, available } = useAvailableWidth()
+  const selection = useEditorState((state) => state.selection)
+  const docs = useEditorState((state) => state.docs)
   const height = useStore(stageStore, (state) => state.height)
   const [hover, setHover] = useState<{ target: Element; label: string }>()
   const divider = useEditorState((state) => (state.trial ? state.divider : undefined))
@@ -71,6 +74,21 @@ export function Stage() {
     const found = hit(event)
     const { docs } = editor.store.getState()
     setHover(found && { target: found.target, label: selectionLabel(docs, found.selection) })
+  }
+  const walk = (event: KeyboardEvent) => {
+    const { docs, pageId, selection } = editor.store.getState()
+    const next = stepTo(walkable(docs, pageId), selection, event.key)
+    if (!next) return
+    event.preventDefault()
+    editor.show({ selection: next })
+    const { stage } = stageStore.getState()
+    const node = stage && selectedNode(stage.document, next)
+    if (!node || !frame.current) return
+    const { y, height: tall } = boxOf(node)
+    const [top, seen] = [y * scale, frame.current.clientHeight]
+    const { scrollTop } = frame.current
+    const isInSight = top >= scrollTop && top + Math.min(tall * scale, seen / 2) <= scrollTop + seen
+    if (!isInSight) frame.current.scrollTo({ top: Math.max(0, top - seen / 4) })
   }
   const leave = () => {
     setHover(undefined)
@@ -98,8 +116,12 @@ export function Stage() {
           <BeforePage width={width} height={height} scale={scale} divider={divider} />
         )}
         <div
-          className="absolute inset-0 cursor-crosshair"
+          className="absolute inset-0 cursor-crosshair -outline-offset-2"
           data-testid="stage"
+          role="group"
+          tabIndex={0}
+          aria-label="The page. Arrow keys walk what is on it: down and up to the next thing, right and left to the next section"
+          onKeyDown={walk}
           data-stage-scale={scale}
           onPointerMove={point}
           onPointerLeave={leave}
@@ -110,6 +132,9 @@ export function Stage() {
           }
         >
           <Outlines scale={scale} hover={hover} />
+          <p className="sr-only" aria-live="polite">
+            {selection && selectionLabel(docs, selection)}
+          </p>
         </div>
         {divider === undefined && <ThemeChips scale={scale} />}
       </div>

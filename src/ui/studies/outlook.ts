@@ -1,5 +1,5 @@
 import { applyEdit, type Edit } from '@/core/edit'
-import { cellsAnew, failingInSite, type AnewCell } from '@/core/generate'
+import { cellsAnew, cellsOfDesign, failingInSite, type AnewCell } from '@/core/generate'
 import { siteDocs, type Frame } from '@/core/site'
 import type { Names } from '../color'
 import type { Trial } from '../editor'
@@ -34,12 +34,21 @@ const countFailing = (frame: Frame): number => {
   return light.length + dark.length
 }
 
+/** Whether a trial comes with themes of its own: the design's, as they came. */
+export const hasOwnThemes = ({ themes }: Frame, { from }: Trial): boolean =>
+  from.way === 'original' && themes.original !== undefined
+
+const cellsFor = (frame: Frame, trial: Trial): AnewCell[] =>
+  hasOwnThemes(frame, trial) ? cellsOfDesign(frame) : cellsAnew(frame)
+
 function lookOut(frame: Frame, trial: Trial): Outlook {
   const plain = framed(frame, trialEdit(frame.palette, trial, 'Trial', unnamed))
-  const cells = cellsAnew(plain)
+  const cells = cellsFor(plain, trial)
   const made = framed(plain, { type: 'setCells', told: 'Trial', cells, hand: false })
   const [now, then, thenAnew] = [frame, plain, made].map(countFailing) as [number, number, number]
-  const anew = trial.themesAnew ?? (then > now && thenAnew < then)
+  // Back to the design means its themes too, unless somebody says otherwise.
+  const usual = hasOwnThemes(frame, trial) || (then > now && thenAnew < then)
+  const anew = cells.length > 0 && (trial.themesAnew ?? usual)
   return { now, then, thenAnew, cells, anew, frame: anew ? made : plain }
 }
 
@@ -58,6 +67,6 @@ export function outlookOf(frame: Frame, trial: Trial): Outlook {
 export function applyingEdit(frame: Frame, trial: Trial, told: string, names: Names): Edit {
   const edit = trialEdit(frame.palette, trial, told, names)
   if (edit.type !== 'setSlots' || !outlookOf(frame, trial).anew) return edit
-  const cells = cellsAnew(framed(frame, edit))
+  const cells = cellsFor(framed(frame, edit), trial)
   return cells.length ? { ...edit, cells } : edit
 }

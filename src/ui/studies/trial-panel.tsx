@@ -7,7 +7,7 @@ import { Button, TextField, Tick } from '../kit'
 import { counted } from '../words'
 import { ColorChip } from './color-chip'
 import { SlotRow } from './slot-row'
-import { outlookOf } from './outlook'
+import { hasOwnThemes, outlookOf } from './outlook'
 import { leftOver, type NewName } from './trial'
 import { useTrialDeeds } from './use-trial'
 import { WayControls } from './way-controls'
@@ -15,7 +15,7 @@ import { WayControls } from './way-controls'
 /** A candidate palette beside the current one, live on the stage, until it is applied, kept or let go. */
 export function TrialPanel({ trial }: { readonly trial: Trial }) {
   const palette = useEditorState((state) => state.docs.frame.palette)
-  const { name, changes, renames, show, apply, keep, drop } = useTrialDeeds(trial)
+  const { name, changes, themes, renames, show, apply, keep, drop } = useTrialDeeds(trial)
   const { from } = trial
   return (
     <div className="flex min-h-full flex-col gap-3 p-4" data-testid="trial">
@@ -51,15 +51,15 @@ export function TrialPanel({ trial }: { readonly trial: Trial }) {
       <span className="flex-1" />
       <div className="sticky bottom-0 z-10 -mx-4 -mb-4 grid gap-2 border-t border-edge bg-panel px-4 py-2.5">
         <Renames renames={renames} trial={trial} onTrial={show} />
-        {changes > 0 && <Readable trial={trial} onTrial={show} />}
+        {(changes > 0 || from.way === 'original') && <Readable trial={trial} onTrial={show} />}
         <div className="flex gap-2">
           <Button
             look="strong"
             className="flex-1"
-            disabled={changes === 0}
+            disabled={changes === 0 && !themes}
             onClick={() => void apply()}
           >
-            Apply to {counted(changes, 'slot')}
+            {changes === 0 && themes ? 'Apply the themes' : `Apply to ${counted(changes, 'slot')}`}
           </Button>
           <Button onClick={() => show(undefined)}>Let go</Button>
         </div>
@@ -150,7 +150,10 @@ function Readable({ trial, onTrial }: ReadableProps) {
       </p>
       {cells.length > 0 && (
         <Tick checked={anew} onChange={(themesAnew) => onTrial({ ...trial, themesAnew })}>
-          And generate the themes anew, {counted(cells.length, 'cell')}
+          {hasOwnThemes(frame, trial)
+            ? 'And the design’s own themes'
+            : 'And generate the themes anew'}
+          , {counted(cells.length, 'cell')}
           {anew ? '' : `: ${thenAnew === 0 ? 'all would read well' : `${thenAnew} hard to read`}`}
         </Tick>
       )}

@@ -5,7 +5,7 @@ import { loadNames, useNames } from '../color'
 import { useEditor, useEditorState, type Trial } from '../editor'
 import { readName } from '../names'
 import { counted, editProblemWords } from '../words'
-import { applyingEdit, outlookOf } from './outlook'
+import { applyingEdit, hasOwnThemes, outlookOf } from './outlook'
 import { leftOver, newNames, trialValues, wayName } from './trial'
 
 /** What can be done with a trial: show another, apply it, keep it, drop the study it is. */
@@ -23,6 +23,8 @@ export function useTrialDeeds(trial: Trial) {
     return !problem
   }
   const changes = trialValues(palette, trial).length + (trial.addRest ? leftOver(trial).length : 0)
+  /** Whether it changes themes though it may change no slot. */
+  const themes = hasOwnThemes(frame, trial) && outlookOf(frame, trial).anew
   const names = useNames()
   const renames = names ? newNames(palette, trial, names) : []
   const apply = async () => {
@@ -48,5 +50,5 @@ export function useTrialDeeds(trial: Trial) {
   const drop = (study: string) => {
     if (run({ type: 'dropStudy', study })) show(undefined)
   }
-  return { name, changes, renames, show, apply, keep, drop }
+  return { name, changes, themes, renames, show, apply, keep, drop }
 }
