@@ -58,7 +58,14 @@ for (const scheme of ['light', 'dark'] as const) {
 
     test('paint, with each way in', async ({ page }) => {
       await openPaint(page)
-      for (const way of ['List or file', 'A picture', 'One colour', 'Ready-made', 'Reshuffle R']) {
+      for (const way of [
+        'List or file',
+        'A picture',
+        'One colour',
+        'Ready-made',
+        'Eight others',
+        'Brighter …',
+      ]) {
         await page.getByRole('button', { name: way }).click()
         await page.getByTestId('trial').waitFor()
         expect({ way, found: await violations(page) }).toEqual({ way, found: [] })

@@ -22,7 +22,9 @@ test('a pasted list is tried on the page, applied, and undone in one step', asyn
   await page.getByRole('button', { name: 'List or file' }).click()
   const list = page.getByLabel(/Hex codes, with or without names/)
   await list.fill('nothing in here')
-  await expect(page.getByRole('alert')).toContainText('No colour was found in this text')
+  await expect(page.getByTestId('trial').getByRole('alert')).toContainText(
+    'No colour was found in this text',
+  )
   await list.fill(
     'Chalk #fbf8f1\nFog: #dfe6e9\nHarbour blue 27496d\nRust rgb(192, 86, 47)\n#6b7280 slate\nnight #14213d',
   )
@@ -137,14 +139,20 @@ test('from a picture of the site, its colours marked; what is no picture is told
   const give = (name: string, mimeType: string, buffer: Buffer) =>
     file.setInputFiles({ name, mimeType, buffer })
   await give('notes.png', 'image/png', Buffer.from('this is no picture'))
-  await expect(page.getByRole('alert')).toContainText('This file cannot be read as a picture')
+  await expect(page.getByTestId('trial').getByRole('alert')).toContainText(
+    'This file cannot be read as a picture',
+  )
   const clear = await sharp({ create: { width: 40, height: 40, channels: 4, background: '#0000' } })
     .png()
     .toBuffer()
   await give('clear.png', 'image/png', clear)
-  await expect(page.getByRole('alert')).toContainText('This picture is transparent all over')
+  await expect(page.getByTestId('trial').getByRole('alert')).toContainText(
+    'This picture is transparent all over',
+  )
   await give('cut.png', 'image/png', clear.subarray(0, 60))
-  await expect(page.getByRole('alert')).toContainText('This file cannot be read as a picture')
+  await expect(page.getByTestId('trial').getByRole('alert')).toContainText(
+    'This file cannot be read as a picture',
+  )
 
   const one = await sharp({ create: { width: 60, height: 60, channels: 3, background: '#27496d' } })
     .png()

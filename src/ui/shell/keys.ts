@@ -75,6 +75,8 @@ export function useShortcuts(editor: Editor, onHelp: () => void): void {
         void stepAndTell(editor, event.shiftKey ? 'redo' : 'undo')
         return
       }
+      // A menu or a list that was open took the key.
+      if (event.defaultPrevented) return
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
       const slot = state.docs.frame.palette.order[Number(event.key) - 1]
       if (/^[1-9]$/.test(event.key) && slot) editor.show({ openSlot: slot })

@@ -44,7 +44,9 @@ export function PaintView() {
   )
   useTrialPreview()
   // What is newly chosen is read from its title on.
-  useEffect(() => inspector.current?.scrollTo({ top: 0 }), [chosen])
+  useEffect(() => {
+    inspector.current?.scrollTo({ top: 0 })
+  }, [chosen])
   useEffect(() => openStudyOfAddress(editor), [editor])
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
   return (

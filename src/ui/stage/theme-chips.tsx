@@ -46,7 +46,7 @@ export function ThemeChips({ scale }: { readonly scale: number }) {
     return (
       <div
         key={key}
-        className="absolute left-full z-10 ml-0.5"
+        className="absolute left-full z-10 ml-[22px]"
         style={{ top: top * scale + 2 }}
         onClick={(event) => event.stopPropagation()}
         onPointerMove={(event) => event.stopPropagation()}
@@ -64,7 +64,8 @@ export function ThemeChips({ scale }: { readonly scale: number }) {
             <button
               type="button"
               aria-label={`Theme of ${section.name}: ${section.blend ? 'blends' : look.name}`}
-              className={`group absolute left-0 flex h-5 items-center rounded-full text-[11px] font-semibold whitespace-nowrap text-white hover:-translate-x-full hover:bg-black/85 hover:pr-2 focus-visible:-translate-x-full focus-visible:bg-black/85 focus-visible:pr-2 data-[state=open]:-translate-x-full data-[state=open]:bg-black/85 data-[state=open]:pr-2 ${named ? '-translate-x-full bg-black/85 pr-2' : ''}`}
+              // It grows from its mark to the left, so that the pointer stays on it.
+              className={`group absolute right-0 flex h-5 flex-row-reverse items-center rounded-full text-[11px] font-semibold whitespace-nowrap text-white hover:bg-black/85 hover:pl-2.5 focus-visible:bg-black/85 focus-visible:pl-2.5 data-[state=open]:bg-black/85 data-[state=open]:pl-2.5 ${named ? 'bg-black/85 pl-2.5' : ''}`}
             >
               <span aria-hidden className="grid size-5 place-items-center">
                 <span

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState, type KeyboardEvent, type MouseEvent } fro
 import { roleName, type RoleId } from '@/core/roles'
 import { themesInOrder, type Frame, type SiteDocs, type Theme, type ThemeId } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
-import { arrowSteps, Segments } from '../kit'
+import { arrowSteps, Segments, Splitter } from '../kit'
 import { createStageWriter, hitTest, StageFrame, type Box, type StageWriter } from '../stage'
 import { counted } from '../words'
 import { cornerOf } from './sheet-choice'
@@ -77,6 +77,9 @@ function SpecimenBar({ themes, wanted, onWanted, state, onState }: SpecimenBarPr
   )
 }
 
+/** Width of a theme beside others, in pixels of the page, and how small it is drawn there. */
+const [SIDE_WIDTH, SIDE_SCALE] = [330, 0.72]
+
 interface SpecimenProps {
   readonly frame: Frame
   /** Told of the role whose cell is gone to. */
@@ -89,13 +92,16 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
   const cells = useEditorState((state) => state.sheetCells)
   const [state, setState] = useState<SpecimenState>('rest')
   const [wanted, setWanted] = useState<string>('all')
+  const [share, setShare] = useState(50)
   const themes = themesInOrder(frame.themes)
   const shown = themes.filter(({ id }) => wanted === 'all' || wanted === id)
   const names = shown.map(({ id, name }) => `${id} ${name}`).join('\n')
   // The page changes with the names of the themes alone; their colours come by the stylesheet.
   const page = useMemo(() => specimenPage(shown), [names]) // eslint-disable-line react-hooks/exhaustive-deps
   const docs = useMemo(() => specimenDocs(frame, page), [frame, page])
+  const width = shown.length * SIDE_WIDTH
   const side = wanted === 'all'
+  const scale = side ? SIDE_SCALE : 1
   const { held, open, height, boxes } = useSpecimenStage(docs, state, side)
 
   const choose = ([role, theme]: readonly [RoleId, ThemeId]) => {
@@ -105,7 +111,7 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
   const click = (event: MouseEvent<HTMLDivElement>) => {
     if (!held) return
     const bounds = event.currentTarget.getBoundingClientRect()
-    const [x, y] = [event.clientX - bounds.left, event.clientY - bounds.top]
+    const [x, y] = [(event.clientX - bounds.left) / scale, (event.clientY - bounds.top) / scale]
     const found = hitTest(held.document, docs, specimenId, x, y)?.selection
     const cell = found && cellOfSelection(docs, state, found)
     if (!cell) return
@@ -127,7 +133,12 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
     })
   }
   return (
-    <section aria-label="Specimen" className="flex h-[46%] min-h-0 flex-col border-t border-edge">
+    <section
+      aria-label="Specimen"
+      className="flex min-h-0 shrink-0 flex-col border-t border-edge"
+      style={{ height: `${share}%` }}
+    >
+      <Splitter label="Height of the specimen" value={share} onChange={setShare} />
       <SpecimenBar
         themes={themes}
         wanted={wanted}
@@ -147,18 +158,23 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
         </p>
         <div
           className="relative"
-          style={{ height, width: side ? shown.length * 330 : '100%' }}
+          style={{ height: height * scale, width: side ? width * scale : '100%' }}
           data-testid="specimen"
           onClick={click}
         >
-          <StageFrame title="The specimen" onOpen={open} className="size-full bg-white" />
-          {boxes.map(({ x, y, width, height: tall }, i) => (
+          <StageFrame
+            title="The specimen"
+            onOpen={open}
+            className="origin-top-left bg-white"
+            style={{ height, width: side ? width : '100%', transform: `scale(${scale})` }}
+          />
+          {boxes.map(({ x, y, width: wide, height: tall }, i) => (
             <span
               key={i}
               aria-hidden
               data-outline="cell"
               className="pointer-events-none absolute outline-2 outline-black ring-4 ring-white/90 outline-dashed"
-              style={{ left: x, top: y, width, height: tall }}
+              style={{ left: x * scale, top: y * scale, width: wide * scale, height: tall * scale }}
             />
           ))}
         </div>

@@ -39,7 +39,7 @@ export function StepsFrom({ frame, all }: StepsFromProps) {
   const choices = Array.from({ length: most * 2 + 1 }, (_, i) => i - most).filter(Boolean)
   const SELECT = 'h-8 min-w-0 rounded-md border border-edge-strong/60 bg-raised px-1.5'
   return (
-    <div className="flex items-center gap-1.5 border-t border-edge pt-3">
+    <div className="flex flex-wrap items-center gap-1.5 border-t border-edge pt-3">
       <select
         aria-label="Steps"
         value={steps}
@@ -66,6 +66,10 @@ export function StepsFrom({ frame, all }: StepsFromProps) {
         ))}
       </select>
       <Button onClick={run}>Set</Button>
+      <p className="w-full text-xs text-soft">
+        A copy of that colour as it is now: bound to the same slot, it follows the slot, not the
+        role.
+      </p>
     </div>
   )
 }
