@@ -76,7 +76,7 @@ export function usePage(): Page | undefined {
 export function useShownDocs(): SiteDocs {
   const docs = useEditorState((state) => state.docs)
   const dark = useEditorState(isAfterDark)
-  const trialFrame = useEditorState((state) => state.trialFrame)
+  const trialFrame = useEditorState((state) => (state.trial ? state.outlook?.frame : undefined))
   return useMemo(() => {
     const frame = trialFrame ?? docs.frame
     return dark || trialFrame ? { ...docs, frame: dark ? afterDark(frame) : frame } : docs

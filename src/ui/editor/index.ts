@@ -17,6 +17,7 @@ export type {
   Editor,
   EditorState,
   Middle,
+  Outlook,
   Selection,
   SheetCells,
   SheetRows,

@@ -76,6 +76,21 @@ export interface Trial {
   readonly themesAnew?: boolean
 }
 
+/** What a trial would lead to, with the themes as they are and with themes generated anew. */
+export interface Outlook {
+  readonly trial: Trial
+  /** Pairs that are hard to read: now, then, and then with the themes generated anew. */
+  readonly now: number
+  readonly then: number
+  readonly thenAnew: number
+  /** How many cells would be generated otherwise. */
+  readonly cells: number
+  /** Whether the themes would be generated anew: as somebody chose, else where it would leave less that is hard to read. */
+  readonly anew: boolean
+  /** The frame as it would be. */
+  readonly frame: Frame
+}
+
 /** What stands in the middle of the view: the page, drawn things, or palettes side by side. */
 export type Middle = 'page' | 'things' | 'side'
 
@@ -106,8 +121,8 @@ export interface ViewState {
   readonly sheetRows: SheetRows
   /** A candidate palette that is shown on the stage and not yet applied. */
   readonly trial?: Trial
-  /** The frame that is shown in place of the site's own, for a trial that changes the themes too. */
-  readonly trialFrame?: Frame
+  /** What the trial would lead to; found once it rests, so for a while of one before it. */
+  readonly outlook?: Outlook
   readonly middle: Middle
   /** Where the page before is parted from the page after, 0…1 of its width; absent when only one is shown. */
   readonly divider?: number

@@ -2,22 +2,8 @@ import { applyEdit, type Edit } from '@/core/edit'
 import { cellsAnew, cellsOfDesign, failingInSite, type AnewCell } from '@/core/generate'
 import { siteDocs, type Frame } from '@/core/site'
 import type { Names } from '../color'
-import type { Trial } from '../editor'
+import type { Outlook, Trial } from '../editor'
 import { trialEdit } from './trial'
-
-/** What a trial would lead to, with the themes as they are and with themes generated anew. */
-export interface Outlook {
-  /** Pairs that are hard to read: now, then, and then with the themes generated anew. */
-  readonly now: number
-  readonly then: number
-  readonly thenAnew: number
-  /** The cells that would be generated otherwise. */
-  readonly cells: readonly AnewCell[]
-  /** Whether the themes would be generated anew: as somebody chose, else where it would leave less that is hard to read. */
-  readonly anew: boolean
-  /** The frame as it would be. */
-  readonly frame: Frame
-}
 
 /** What slots would be called does not matter before they are there. */
 const unnamed: Names = {
@@ -49,7 +35,7 @@ function lookOut(frame: Frame, trial: Trial): Outlook {
   // Back to the design means its themes too, unless somebody says otherwise.
   const usual = hasOwnThemes(frame, trial) || (then > now && thenAnew < then)
   const anew = cells.length > 0 && (trial.themesAnew ?? usual)
-  return { now, then, thenAnew, cells, anew, frame: anew ? made : plain }
+  return { trial, now, then, thenAnew, cells: cells.length, anew, frame: anew ? made : plain }
 }
 
 const known = new WeakMap<Trial, { readonly frame: Frame; readonly outlook: Outlook }>()

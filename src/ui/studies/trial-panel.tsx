@@ -1,13 +1,12 @@
 'use client'
 
-import { useDeferredValue, useMemo } from 'react'
 import { slotsInOrder } from '@/core/site'
 import { useEditorState, type Trial } from '../editor'
 import { Button, TextField, Tick } from '../kit'
 import { counted } from '../words'
 import { ColorChip } from './color-chip'
 import { SlotRow } from './slot-row'
-import { hasOwnThemes, outlookOf } from './outlook'
+import { hasOwnThemes } from './outlook'
 import { leftOver, type NewName } from './trial'
 import { useTrialDeeds } from './use-trial'
 import { WayControls } from './way-controls'
@@ -129,13 +128,13 @@ interface ReadableProps {
 /** How many pairs of the themes would be hard to read, against now, and whether the themes are made anew with it. */
 function Readable({ trial, onTrial }: ReadableProps) {
   const frame = useEditorState((state) => state.docs.frame)
-  // The colours themselves are drawn first.
-  const told = useDeferredValue(trial)
-  const { now, then, thenAnew, cells, anew } = useMemo(() => outlookOf(frame, told), [frame, told])
+  const outlook = useEditorState((state) => state.outlook)
+  if (!outlook) return null
+  const { now, then, thenAnew, cells, anew } = outlook
   const hard = anew ? thenAnew : then
   const isWorse = hard > now
   return (
-    <div className="grid gap-1.5">
+    <div className="grid gap-1.5" aria-busy={outlook.trial !== trial}>
       <p
         role="status"
         className={
@@ -148,12 +147,12 @@ function Readable({ trial, onTrial }: ReadableProps) {
           ? '✓ Everything in every theme would read well.'
           : `${isWorse ? '×' : '✓'} ${counted(hard, 'pair')} in the themes would be hard to read; ${now} now.`}
       </p>
-      {cells.length > 0 && (
+      {cells > 0 && (
         <Tick checked={anew} onChange={(themesAnew) => onTrial({ ...trial, themesAnew })}>
           {hasOwnThemes(frame, trial)
             ? 'And the design’s own themes'
             : 'And generate the themes anew'}
-          , {counted(cells.length, 'cell')}
+          , {counted(cells, 'cell')}
           {anew ? '' : `: ${thenAnew === 0 ? 'all would read well' : `${thenAnew} hard to read`}`}
         </Tick>
       )}
