@@ -27,7 +27,6 @@ export {
 export { StorageFailed } from './storage'
 export {
   dryRun,
-  elementUses,
   inventory,
   namedSections,
   planHits,

@@ -1,5 +1,4 @@
 import type {
-  ColorDecision,
   DocId,
   Frame,
   Page,
@@ -251,22 +250,6 @@ export interface Publication {
 /** Uses of one slot by place. */
 export interface SlotUses {
   readonly places: Readonly<Partial<Record<PlaceId, number>>>
-}
-
-/** A colour in a text of a site, at its very place: in a snippet, for example. */
-export interface TextUse {
-  /** Its key among all uses. */
-  readonly key: string
-  readonly text: string
-  /** A property of CSS, an attribute, a setting. */
-  readonly property: string
-  readonly line?: number
-  readonly decision: ColorDecision
-  /** A little of what surrounds it; the colour stands at `textAt`. */
-  readonly context?: string
-  readonly textAt?: number
-  /** Whether a slot can be referred to there, or only a value can stand. */
-  readonly bindable: boolean
 }
 
 /** A palette as a link shows it; colours in hex. */

@@ -12,10 +12,9 @@ export interface KeptUse {
   readonly use: Use
 }
 
-/** A row of the kept index with the record that it stands beside. */
-export type KeptRow = UseRow & { readonly kind: RecordKind; readonly id: string }
+type Row = UseRow & { readonly kind: RecordKind; readonly id: string }
 
-export const ofRow = ({ kind, id, ...row }: KeptRow): KeptUse => ({
+const ofRow = ({ kind, id, ...row }: Row): KeptUse => ({
   kind,
   id,
   use: useOfRow(row, id as DocId),
@@ -29,7 +28,7 @@ export async function keptUsesIn(
   transaction?: Transaction,
 ): Promise<KeptUse[]> {
   const { sql, bind } = whereUses(question, 4)
-  const rows = await select<KeptRow>(
+  const rows = await select<Row>(
     `select r.kind, r.id, u.* from records r join uses u on u.record = r.no
      where r.site_id = $1 and (r.kind, r.id) in (select * from unnest($2::text[], $3::text[]))
        and ${sql} order by r.no, u.n`,

@@ -22,7 +22,6 @@ import {
   type SiteName,
   type SlotUses,
   type Stepped,
-  type TextUse,
   type ThemeUses,
 } from '@/core/payloads'
 import type { PageId, Picture } from '@/core/site'
@@ -105,8 +104,6 @@ export function siteClient(site: string) {
     rhythms: (shown: readonly PageId[], pages?: readonly PageId[]) =>
       call<ProposedRhythms>(`${at}/rhythm`, { shown, ...(pages ? { pages } : {}) }),
     sectionsNamed: (name: string) => call<NamedSections>(`${at}/sections?${query({ name })}`),
-    elementUses: (doc: string, element: string) =>
-      call<TextUse[]>(`${at}/elements?${query({ doc, element })}`),
     slotUses: (slot: string) => call<SlotUses>(`${at}/slots/${encodeURIComponent(slot)}/uses`),
     themeUses: () => call<ThemeUses>(`${at}/themes/uses`),
     shares: () => call<ShareEntry[]>(`${at}/shares`),

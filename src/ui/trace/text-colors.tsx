@@ -1,14 +1,13 @@
 'use client'
 
-import { useEffect, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { writeDecision } from '@/core/edit'
-import type { TextUse } from '@/core/payloads'
-import { isBound, type ColorDecision, type SiteElement } from '@/core/site'
-import { placeIds } from '@/core/uses'
+import { isBound, type ColorDecision, type PageId, type SiteElement } from '@/core/site'
+import { placeIds, useKey as keyOf, usesIn, type Use } from '@/core/uses'
 import { ColorChooser } from '../color'
 import { useEditor, useEditorState, type Selection } from '../editor'
-import { Notice, Swatch } from '../kit'
+import { Swatch } from '../kit'
 import { decisionHex } from '../look'
 import { counted, problemWords } from '../words'
 
@@ -17,46 +16,39 @@ interface TextColorsProps {
   readonly element: SiteElement
 }
 
-/** The colours that stand in the text of an element, asked anew after each change of the site. */
-function useTextUses({ selection, element }: TextColorsProps) {
-  const { client } = useEditor()
-  const generation = useEditorState((state) => state.generation)
-  const [uses, setUses] = useState<readonly TextUse[]>()
-  const [failure, setFailure] = useState<string>()
-  useEffect(() => {
-    let asked = true
-    void client.elementUses(selection.doc, element.id).then((result) => {
-      if (!asked) return
-      if (result.ok) setUses(result.value)
-      setFailure(result.ok ? undefined : problemWords(result.problem))
-    })
-    return () => {
-      asked = false
-    }
-  }, [client, selection.doc, element, generation])
-  return { uses, failure }
+/** The colours that stand in the text of an element, as the readers find them. */
+function useTextUses({ selection: { doc }, element }: TextColorsProps): readonly Use[] {
+  const frame = useEditorState((state) => state.docs.frame)
+  const page = useEditorState((state) => state.docs.pages[doc as PageId])
+  return useMemo(() => {
+    const record = doc === 'frame' ? frame : page
+    const kind = doc === 'frame' ? 'frame' : 'page'
+    return record
+      ? usesIn({ kind, id: doc }, record).filter(
+          ({ owner, start }) => owner.element === element.id && start !== undefined,
+        )
+      : []
+  }, [doc, frame, page, element.id])
 }
 
 /** What a snippet colours by its own code, to the very place; each can be given another colour there. */
 export function TextColors(props: TextColorsProps) {
   const editor = useEditor()
   const palette = useEditorState((state) => state.docs.frame.palette)
-  const { uses, failure } = useTextUses(props)
+  const uses = useTextUses(props)
   const [open, setOpen] = useState<string>()
-  const replace = async (use: TextUse, to: ColorDecision) => {
+  const replace = async (use: Use, to: ColorDecision) => {
     const { decision } = use
     const from = isBound(decision)
       ? { slot: decision.slot }
       : { value: decision.value, within: 0 as const }
     // Of all uses of that colour, this one alone.
-    const only = { withoutPlaces: [...placeIds], but: [use.key] }
+    const only = { withoutPlaces: [...placeIds], but: [keyOf(use)] }
     const request = { pairs: [{ from, to }], scope: 'site' as const, ...only }
     const result = await editor.wide({ type: 'sweep', request })
     if (!result.ok) return void toast.error(problemWords(result.problem))
     toast(`${use.text} in the snippet is ${writeDecision(palette, to)} now.`)
   }
-  if (failure) return <Notice>{failure}</Notice>
-  if (!uses) return <p className="text-soft">Reading its code …</p>
   return (
     <section aria-label="Colours in its own code" className="grid gap-1.5">
       <h3 className="text-xs font-semibold text-soft">
@@ -66,11 +58,11 @@ export function TextColors(props: TextColorsProps) {
       </h3>
       <ul className="overflow-hidden rounded-md border border-edge-strong/60 bg-raised">
         {uses.map((use) => (
-          <li key={use.key} className="border-b border-edge last:border-b-0">
+          <li key={keyOf(use)} className="border-b border-edge last:border-b-0">
             <button
               type="button"
-              aria-expanded={open === use.key}
-              onClick={() => setOpen(open === use.key ? undefined : use.key)}
+              aria-expanded={open === keyOf(use)}
+              onClick={() => setOpen(open === keyOf(use) ? undefined : keyOf(use))}
               className="grid w-full grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-2 px-2.5 py-1.5 text-left hover:bg-hover"
             >
               <Swatch color={decisionHex(palette, use.decision)} />
@@ -79,11 +71,11 @@ export function TextColors(props: TextColorsProps) {
                 {use.property}
               </span>
               <span className="text-soft">
-                {use.line ? `line ${use.line}` : ''}
+                {use.owner.line ? `line ${use.owner.line}` : ''}
                 {isBound(use.decision) ? '' : ', loose'}
               </span>
             </button>
-            {open === use.key && (
+            {open === keyOf(use) && (
               <div className="grid gap-2 border-t border-edge p-2.5">
                 {use.context && <Context {...use} context={use.context} />}
                 <ColorChooser
@@ -106,7 +98,7 @@ export function TextColors(props: TextColorsProps) {
 }
 
 /** The code around a colour, with the colour marked. */
-function Context({ context, text, textAt = 0 }: TextUse & { readonly context: string }) {
+function Context({ context, text, textAt = 0 }: Use & { readonly context: string }) {
   return (
     <code className="code block overflow-x-auto rounded bg-well px-1.5 py-1 text-[11px] whitespace-pre">
       {context.slice(0, textAt)}

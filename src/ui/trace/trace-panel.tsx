@@ -14,7 +14,7 @@ import { ChangeFor } from './change-for'
 import { findOverrule } from './overrule'
 import { Remedies } from './remedies'
 import { SectionTheme } from './section-theme'
-import { TextColors } from './text-colors'
+import { TextColors } from './later-text-colors'
 
 /** Why a thing on the stage has its colour, and where to change that. */
 export function TracePanel() {
