@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { PageBandsEntry } from '@/core/payloads'
 import type { Frame } from '@/core/site'
 import { bandsOnPage } from './bands'
@@ -12,7 +13,8 @@ interface PageStackProps {
 }
 
 /** A page as a stack of its sections' grounds; header and footer too where they have a height. */
-export function PageStack({ siteId, frame, page, band, shared }: PageStackProps) {
+export const PageStack = memo(function PageStack(props: PageStackProps) {
+  const { siteId, frame, page, band, shared } = props
   return bandsOnPage(siteId, frame, page)
     .filter(({ doc }) => doc !== 'frame' || shared)
     .map(({ doc, section, background }) => (
@@ -22,4 +24,4 @@ export function PageStack({ siteId, frame, page, band, shared }: PageStackProps)
         style={{ background }}
       />
     ))
-}
+})

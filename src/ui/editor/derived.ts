@@ -72,6 +72,9 @@ export function usePage(): Page | undefined {
   return useEditorState((state) => state.docs.pages[state.pageId])
 }
 
+/** The same for what stands beside the page: it follows once the page itself is drawn. */
+export const useShownDocsBehind = (): SiteDocs => useDeferredValue(useShownDocs())
+
 /** The documents as they are looked at: in the light edition or after dark, as they are or on trial. */
 export function useShownDocs(): SiteDocs {
   const docs = useEditorState((state) => state.docs)
@@ -93,13 +96,17 @@ export function spotOfSelection(spots: readonly Spot[], selection: Selection): S
   return spots.find(({ doc, section }) => doc === selection.doc && section.id === selection.section)
 }
 
-/** A page in small, as it is here. */
-const entryOf = ({ id, title, path, body }: Page): PageBandsEntry => ({
-  id,
-  title,
-  path,
-  bands: bandsOf(body),
-})
+const entries = new WeakMap<Page, PageBandsEntry>()
+
+/** A page in small, as it is here; read once as long as it stays as it is. */
+function entryOf(page: Page): PageBandsEntry {
+  const known = entries.get(page)
+  if (known) return known
+  const { id, title, path, body } = page
+  const entry = { id, title, path, bands: bandsOf(body) }
+  entries.set(page, entry)
+  return entry
+}
 
 /** The list of all pages, as far as it came into view; pages at hand as they are here. */
 export function usePageList(): {

@@ -8,6 +8,7 @@ export {
   useFailing,
   useReach,
   useShownDocs,
+  useShownDocsBehind,
   useShownPage,
   useSpots,
   useUsedRoles,

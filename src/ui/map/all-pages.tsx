@@ -2,7 +2,7 @@
 
 import { useCallback, useRef } from 'react'
 import type { PageBandsEntry } from '@/core/payloads'
-import { openAndTell, useEditor, useEditorState, usePageList, useShownDocs } from '../editor'
+import { openAndTell, useEditor, useEditorState, usePageList, useShownDocsBehind } from '../editor'
 import { useRowWindow } from '../kit'
 import { PageStack } from '../bands'
 
@@ -43,7 +43,7 @@ export function AllPages() {
 
 function SmallPage({ page }: { readonly page: PageBandsEntry | undefined }) {
   const editor = useEditor()
-  const { frame } = useShownDocs()
+  const { frame } = useShownDocsBehind()
   const siteId = useEditorState((state) => state.siteId)
   const isShown = useEditorState((state) => state.pageId === page?.id)
   if (!page) return <span className="h-12 rounded-sm bg-hover" />

@@ -1,6 +1,7 @@
 'use client'
 
-import { useEditor, useEditorState, useShownDocs, useShownPage } from '../editor'
+import { useMemo } from 'react'
+import { useEditor, useEditorState, useShownDocsBehind, useShownPage } from '../editor'
 import { AllPages } from './all-pages'
 import { BandButton } from './band-button'
 import { bandsOnPage } from '../bands'
@@ -8,12 +9,12 @@ import { bandsOnPage } from '../bands'
 /** The page as bands in their own colours, all pages as small stacks beneath. */
 export function SiteMap() {
   const editor = useEditor()
-  const { frame } = useShownDocs()
+  const { frame } = useShownDocsBehind()
   const page = useShownPage()
   const selection = useEditorState((state) => state.selection)
   const siteId = useEditorState((state) => state.siteId)
   const count = useEditorState((state) => state.pageCount)
-  const bands = page ? bandsOnPage(siteId, frame, page) : []
+  const bands = useMemo(() => (page ? bandsOnPage(siteId, frame, page) : []), [siteId, frame, page])
   return (
     <nav aria-label="Map of the site" className="flex h-full flex-col gap-3 p-3">
       <div className="max-h-[60%] shrink-0 overflow-y-auto">
