@@ -21,7 +21,9 @@ const request = {
 test('hits that are asked for some at a time are those that are asked for at once', async () => {
   const planned = await dryRun(localOwner, siteId, request)
   if (!planned.ok) throw new Error(planned.problem.code)
-  const { plan, count, first } = planned.value
+  const { plan, count, first, pages } = planned.value
+  // Custom CSS has it too, and that is on every page.
+  expect(pages).toBe(7)
   const window = async (from: number, many: number) => {
     const hits = await planHits(localOwner, siteId, plan, from, many)
     return hits.ok ? hits.value.hits : []

@@ -85,19 +85,22 @@ async function think(
   const taken = hits.flatMap(([alike, hit]) => (hit ? [[alike, hit] as const] : []))
   const same = hits.flatMap(([alike, hit]) => (hit ? [] : [sameOf(alike)]))
   const lying = await hitsByRecord(siteId, { question, same }, transaction)
-  const [loose] = await select<{ count: number }>(
-    'select count(*)::int as count from uses where site_id = $1 and color is not null',
+  const [counted] = await select<{ loose: number; pages: number }>(
+    `select (select count(*) from uses where site_id = $1 and color is not null)::int as loose,
+       (select count(*) from records where site_id = $1 and kind = 'page')::int as pages`,
     [siteId],
     transaction,
   )
   const places = countsOf(taken)
   const pages = new Set(lying.filter(({ kind }) => kind === 'page').map(({ record }) => record))
+  // What header, footer, themes or custom CSS decide is on every page.
+  const isEverywhere = lying.some(({ kind }) => kind === 'frame')
   const answer = {
     plan: id,
     revision,
     count: places.reduce((all, each) => all + each.count, 0),
-    pages: pages.size,
-    looseBefore: loose!.count,
+    pages: isEverywhere ? counted!.pages : pages.size,
+    looseBefore: counted!.loose,
     places,
   }
   const lie = lying.map(({ place, record, count }) => [place, record, count] as const)

@@ -34,9 +34,9 @@ export function InventoryList({ inventory, chosen, onChoose }: InventoryListProp
         />
         <p
           className="mt-2 text-xs font-semibold text-soft"
-          title="A decision is one place where a colour is set: a role in a theme, an element, a line of CSS. One decision may colour many things, or none yet."
+          title="A use is one place where a colour is decided: a role in a theme, an element, a line of CSS. One use may colour many things, or none yet; the tray counts the things."
         >
-          {counted(entries.length, 'colour')}, {counted(uses, 'decision')},{' '}
+          {counted(entries.length, 'colour')}, {counted(uses, 'use')},{' '}
           {uses ? Math.floor((bound / uses) * 100) : 100} % bound to slots
         </p>
       </div>

@@ -74,7 +74,7 @@ function PanFace({
           </span>
           <span
             className="code text-soft"
-            title={`Colours ${counted(count, 'thing')} on this site`}
+            title={`Colours ${counted(count, 'thing')} on this site; Sweep counts the uses, the places where that is decided`}
           >
             {count.toLocaleString('en-GB')}
           </span>

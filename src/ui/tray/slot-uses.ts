@@ -5,13 +5,13 @@ import { placeIds, placeNames } from '@/core/uses'
 import { useEditor } from '../editor'
 import { counted } from '../words'
 
-/** `, decided in 12 places: 9 in themes, 3 in page content` */
+/** `, through 12 uses: 9 in themes, 3 in page content` */
 export function usesTold({ places }: SlotUses): string {
   const named = placeIds.flatMap((place) =>
     places[place] ? [`${places[place]} in ${placeNames[place].toLowerCase()}`] : [],
   )
   const total = Object.values(places).reduce((sum, count) => sum + count, 0)
-  return total === 0 ? '' : `, by ${counted(total, 'decision')}: ${named.join(', ')}`
+  return total === 0 ? '' : `, through ${counted(total, 'use')}: ${named.join(', ')}`
 }
 
 /** The uses by place are counted on the server, which has every page at hand. */
