@@ -17,9 +17,12 @@ const pids = (process.env.EASEL_PIDS ?? '').split(',').filter(Boolean)
 const sizes = (process.env.PAGES ?? '100,1000,2000').split(',').map(Number)
 
 async function call<T>(site: string, route: string, body?: unknown): Promise<T> {
-  const response = await fetch(`${address}/api/sites/${site}/${route}`, {
-    ...(body ? { method: 'POST', body: JSON.stringify(body) } : {}),
-  })
+  const ask = () =>
+    fetch(`${address}/api/sites/${site}/${route}`, {
+      ...(body ? { method: 'POST', body: JSON.stringify(body) } : {}),
+    })
+  // A connection that the server closed while the bench itself was busy is opened anew; nothing was asked on it.
+  const response = await ask().catch(ask)
   if (!response.ok) throw new Error(`${route}: ${response.status} ${await response.text()}`)
   return (await response.json()) as T
 }
