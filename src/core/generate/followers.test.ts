@@ -8,7 +8,7 @@ import { followersOf, roleIds, roles, type RoleId } from '../roles'
 import { isBound, themesInOrder, type ColorDecision, type Palette, type Theme } from '../site'
 import { paletteOf } from './frames.fixture'
 import { generateThemes } from './generated'
-import { followers } from './followers'
+import { cellsAlong, followers } from './followers'
 
 const fills = [
   'buttonFill',
@@ -86,4 +86,27 @@ test('a decision for a role that nothing goes along with changes nothing else', 
   expect(
     Object.values(followers(ternFrame.palette, theme, 'buttonFill', decision)).every(isBound),
   ).toBe(true)
+})
+
+test('what a person decided stays as long as it reads, and cells go along theme by theme', () => {
+  const { palette, themes } = ternFrame
+  const paper = { ...themesInOrder(themes)[0]!, hand: ['buttonLabel', 'buttonLine'] as RoleId[] }
+  const [light, dark] = [palette.order[0]!, palette.order.at(-1)!]
+  const held = { ...paper, roles: { ...paper.roles, buttonLabel: { slot: light } } }
+  // The pale label reads on the dark fill and stays; on a pale fill it cannot.
+  const onDark = followers(palette, held, 'buttonFill', { slot: dark })
+  expect(onDark).not.toHaveProperty('buttonLabel')
+  expect(onDark).not.toHaveProperty('buttonLine')
+  expect(followers(palette, held, 'buttonFill', { slot: light })).toHaveProperty('buttonLabel')
+
+  const decided = themes.order.map((theme) => ({
+    theme,
+    role: 'buttonFill' as RoleId,
+    decision: { slot: light },
+  }))
+  const along = cellsAlong(ternFrame, decided)
+  expect(new Set(along.map(({ theme }) => theme)).size).toBeGreaterThan(2)
+  expect(along.every(({ role, hand }) => role !== 'buttonFill' && hand === false)).toBe(true)
+  const both = [...decided, ...decided.map((cell) => ({ ...cell, role: 'buttonLabel' as RoleId }))]
+  expect(cellsAlong(ternFrame, both).some(({ role }) => role === 'buttonLabel')).toBe(false)
 })

@@ -7,6 +7,7 @@ import {
   type Body,
   type ColorDecision,
   type ElementId,
+  type Frame,
   type Palette,
   type SiteElement,
   type State,
@@ -14,13 +15,18 @@ import {
   type ThemeRoles,
 } from '../site'
 import { roleMaker } from './generated'
+import type { AnewCell } from './regeneration'
 
 /** What goes along with a role when a person decides it, and what could no longer be read on it. */
 function concerned(palette: Palette, theme: Theme, role: RoleId): RoleId[] {
   const standing = roleIds.filter((each) => groundsOfRole(each).includes(role))
   const unread = standing.filter((each) => themeReading(palette, theme, each)?.passes === false)
   const first = [...followersOf(role), ...unread]
-  return [...new Set([...first, ...first.flatMap(followersOf)])].filter((each) => each !== role)
+  const all = new Set([...first, ...first.flatMap(followersOf)])
+  // What a person decided stays, as long as it can be read.
+  const stays = (each: RoleId) =>
+    theme.hand.includes(each) && themeReading(palette, theme, each)?.passes !== false
+  return [...all].filter((each) => each !== role && !stays(each))
 }
 
 /** Whether anything can go along with a role. */
@@ -31,7 +37,8 @@ export const hasFollowers = (role: RoleId): boolean =>
  * What a theme's followers of a role become when a person decides it: label,
  * border and pointer colours of a fill, words that could no longer be read on a
  * card. They are generated around the decision, so every pair reads (WCAG 2.2 AA)
- * wherever any can. Only those that become other than they are; none without a
+ * wherever any can; what a person decided stays, as long as it can be read. Only
+ * those that become other than they are; none without a
  * filled slot, and none for most roles.
  */
 export function followers(
@@ -53,6 +60,23 @@ export function followers(
     (each) => canonicalJson(made[each]) !== canonicalJson(theme.roles[each]),
   )
   return Object.fromEntries(changed.map((each) => [each, made[each]]))
+}
+
+/** Cells of themes that go along with cells which a person decides, generated; none of those that are decided themselves. */
+export function cellsAlong(
+  { palette, themes }: Pick<Frame, 'palette' | 'themes'>,
+  cells: readonly AnewCell[],
+): AnewCell[] {
+  const decided = new Set(cells.map(({ theme, role }) => `${theme}/${role}`))
+  return cells.flatMap(({ theme: id, role, decision }) => {
+    const theme = themes.byId[id]
+    if (!theme) return []
+    return Object.entries(followers(palette, theme, role, decision)).flatMap(([each, own]) =>
+      decided.has(`${id}/${each}`)
+        ? []
+        : [{ theme: id, role: each as RoleId, decision: own, hand: false }],
+    )
+  })
 }
 
 /** A colour of an element as a follower sets it; without `element` it is the deciding element's own. */

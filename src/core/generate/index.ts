@@ -21,5 +21,11 @@ export {
 export { remedyFor, type Remedy } from './remedy'
 export { proposeRhythms, themesByKind, type RhythmPage } from './rhythm'
 export { failingInSite } from './failing'
-export { followers, followingOn, hasFollowers, type FollowingSetting } from './followers'
+export {
+  cellsAlong,
+  followers,
+  followingOn,
+  hasFollowers,
+  type FollowingSetting,
+} from './followers'
 export { flippedTheme } from './flip'

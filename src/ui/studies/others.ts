@@ -1,4 +1,4 @@
-import { colorOf, fromOklch, writeColor, writeHex, type Color } from '@/core/color'
+import { colorOf, fromOklch, writeHex, type Color } from '@/core/color'
 import { variations } from '@/core/palette'
 import { slotColor } from '@/core/resolve'
 import type { Palette, SlotId } from '@/core/site'
@@ -35,11 +35,9 @@ export function othersAt(palette: Palette, { steps, at, stays }: OthersWay): Col
   })
 }
 
-const written = (color: Color) => (color.alpha < 1 ? writeColor(color, 'hex') : writeHex(color))
-
 /** A palette as values for the slots, one each. */
 export const valuesOfOthers = (palette: Palette, colors: readonly Color[]) =>
-  colors.map((color, i) => ({ slot: palette.order[i] ?? ('' as SlotId), value: written(color) }))
+  colors.map((color, i) => ({ slot: palette.order[i] ?? ('' as SlotId), value: writeHex(color) }))
 
 /** The palette that is chosen of a step, on trial; slots that stay take nothing, and nothing is left over. */
 export function trialOfOthers(palette: Palette, from: OthersWay): Trial {
@@ -51,7 +49,7 @@ export function trialOfOthers(palette: Palette, from: OthersWay): Trial {
   const colors = isEmpty ? chosen : moves.map((i) => chosen[i]!)
   return {
     from,
-    colors: colors.map((color) => ({ value: written(color) })),
+    colors: colors.map((color) => ({ value: writeHex(color) })),
     given: palette.order.map((_, i) => moves.indexOf(i)),
     addRest: isEmpty,
     takeNames: false,

@@ -1,4 +1,4 @@
-import { colorOf, writeColor, writeHex } from '@/core/color'
+import { colorOf, writeHex } from '@/core/color'
 import type { Edit } from '@/core/edit'
 import {
   assignColors,
@@ -129,7 +129,7 @@ export function trialOfShift(
       const color = shiftColor(held, shift)
       // What does not move stays as it is written.
       if (writeHex(color) === writeHex(held)) return { value: value! }
-      return { value: color.alpha < 1 ? writeColor(color, 'hex') : writeHex(color) }
+      return { value: writeHex(color) }
     }),
     given: palette.order.map((slot) => moves.findIndex(({ id }) => id === slot)),
     addRest: false,

@@ -34,7 +34,7 @@ export function useTrialDeeds(trial: Trial) {
       const hard = outlook.anew ? outlook.thenAnew : outlook.then
       const reads = hard ? ` ${counted(hard, 'pair')} in the themes cannot be read well.` : ''
       toast(
-        `${name} applied to ${counted(changes, 'slot')}.${reads} Undo brings the old palette back.`,
+        `${name} applied to ${changes === 0 && themes ? 'the themes' : counted(changes, 'slot')}.${reads} Undo brings back what was.`,
       )
     }
   }

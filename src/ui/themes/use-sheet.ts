@@ -3,7 +3,7 @@ import { toast } from 'sonner'
 import { tidyShade } from '@/core/color'
 import type { Edit } from '@/core/edit'
 import { readDecision, writeDecision } from '@/core/edit'
-import { afterDark, darkEdition, followers, hasFollowers, lightEdition } from '@/core/generate'
+import { afterDark, cellsAlong, darkEdition, lightEdition } from '@/core/generate'
 import { stepShade } from '@/core/palette'
 import { roleName, type RoleId } from '@/core/roles'
 import {
@@ -114,18 +114,7 @@ export function shiftCells(
 /** Cells decided by hand, with what belongs to them where that is to go along; what is decided itself stays so. */
 export function withAlong(editor: Editor, cells: readonly CellDecision[]): CellDecision[] {
   if (!editor.store.getState().goAlong) return [...cells]
-  const { palette, themes } = shownFrame(editor)
-  const decided = new Set(cells.map(({ theme, role }) => `${theme}/${role}`))
-  const along = cells.flatMap(({ theme: id, role, decision }): CellDecision[] => {
-    const theme = themes.byId[id]
-    if (!theme || !hasFollowers(role)) return []
-    return Object.entries(followers(palette, theme, role, decision)).flatMap(([each, own]) =>
-      decided.has(`${id}/${each}`)
-        ? []
-        : [{ theme: id, role: each as RoleId, decision: own, hand: false }],
-    )
-  })
-  return [...cells, ...along]
+  return [...cells, ...cellsAlong(shownFrame(editor), cells)]
 }
 
 /** Leaves cells to be generated, around what is decided by hand of the roles beside them. */

@@ -1,5 +1,5 @@
 import { describeEdit, type Edit } from '@/core/edit'
-import { followers, followingOn } from '@/core/generate'
+import { cellsAlong, followers, followingOn } from '@/core/generate'
 import type { Spot, Trace } from '@/core/resolve'
 import { bodyOf, isColor, type SiteElement } from '@/core/site'
 import { roleOf } from './reaches'
@@ -21,26 +21,22 @@ export function withFollowers(
   trace: Trace,
 ): Edit {
   if (!follows(edit) || !element) return edit
-  const { palette, themes } = spot.docs.frame
   const role = roleOf(trace, element)
   if (edit.type === 'setRole') {
     const { decision } = edit
-    const along = edit.themes.flatMap((theme) => {
-      const made = themes.byId[theme] && followers(palette, themes.byId[theme], role, decision)
-      return Object.entries(made ?? {}).map(([each, own]) => ({
-        theme,
-        role: each as typeof role,
-        decision: own,
-        hand: false,
-      }))
-    })
+    const cells = edit.themes.map((theme) => ({ theme, role, decision }))
+    const along = cellsAlong(spot.docs.frame, cells)
     if (along.length === 0) return edit
-    const cells = [...edit.themes.map((theme) => ({ theme, role, decision })), ...along]
-    return { type: 'setCells', told: told(edit, spot, along.length), cells, hand: true }
+    return {
+      type: 'setCells',
+      told: told(edit, spot, along.length),
+      cells: [...cells, ...along],
+      hand: true,
+    }
   }
   const body = bodyOf(spot.docs, spot.doc)
   if (!edit.paint || !isColor(edit.paint) || !body) return edit
-  const made = followers(palette, spot.theme, role, edit.paint)
+  const made = followers(spot.docs.frame.palette, spot.theme, role, edit.paint)
   const also = followingOn(body, element, edit, made)
   if (edit.type === 'setElementColor') return also.length ? { ...edit, also } : edit
   // A style is the element's own colours, not those of what lies within it.
