@@ -56,8 +56,12 @@ export function followers(
     Object.entries(others).filter(([each]) => !free.includes(each as RoleId)),
   )
   const made = make(ground, given)
+  const after = { ...decided, roles: made }
+  // Where nothing reads on ground and card alike, another colour would help nobody: it stays what it was.
+  const helps = (each: RoleId) =>
+    followersOf(role).includes(each) || themeReading(palette, after, each)?.passes !== false
   const changed = free.filter(
-    (each) => canonicalJson(made[each]) !== canonicalJson(theme.roles[each]),
+    (each) => helps(each) && canonicalJson(made[each]) !== canonicalJson(theme.roles[each]),
   )
   return Object.fromEntries(changed.map((each) => [each, made[each]]))
 }

@@ -1,15 +1,15 @@
 'use client'
 
 import { useDeferredValue, useMemo } from 'react'
-import { contrast, over, white, writeRatio } from '@/core/color'
-import { groundsOfRole } from '@/core/elements'
+import { writeRatio } from '@/core/color'
 import { followers } from '@/core/generate'
-import { decisionColor, seenRole } from '@/core/resolve'
+import { failingRoles, themeReading } from '@/core/resolve'
 import { roleName, roles, type RoleId } from '@/core/roles'
 import type { ColorDecision, Palette, Theme } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
-import { Tick } from '../kit'
+import { Notice, Tick } from '../kit'
 import { decisionHex } from '../look'
+import { counted } from '../words'
 
 interface FollowersOfferProps {
   readonly palette: Palette
@@ -33,8 +33,17 @@ export function FollowersOffer({ palette, theme, role, decision }: FollowersOffe
     ...theme,
     roles: { ...theme.roles, [role]: told, ...Object.fromEntries(made) },
   }
+  const more = after
+    ? failingRoles(palette, [after]).length - failingRoles(palette, [theme]).length
+    : 0
   return (
     <div className="grid gap-1.5">
+      {along && more > 0 && (
+        <Notice look="caution">
+          {counted(more, 'more pair')} would be hard to read, whatever goes along. Take a colour
+          nearer to what it stands in, or another theme.
+        </Notice>
+      )}
       <Tick checked={along} onChange={(goAlong) => editor.show({ goAlong })}>
         What belongs to it goes along
       </Tick>
@@ -57,12 +66,11 @@ export function FollowersOffer({ palette, theme, role, decision }: FollowersOffe
 
 type FollowerProps = Omit<FollowersOfferProps, 'decision'> & { readonly decision: ColorDecision }
 
-/** One colour that goes along, on what it would stand on, with its contrast there. */
+/** One colour that goes along, on what it would read worst on, with its contrast there. */
 function Follower({ palette, theme, role, decision }: FollowerProps) {
-  const [on = 'ground'] = groundsOfRole(role)
-  const ground = over(seenRole(palette, theme, on), white)
-  const ratio = contrast(decisionColor(palette, decision), ground)
-  const { paints, needs } = roles[role]
+  const reading = themeReading(palette, theme, role)
+  const on = reading?.on ?? 'ground'
+  const { paints } = roles[role]
   const color = decisionHex(palette, decision)
   const style =
     paints === 'text'
@@ -84,9 +92,9 @@ function Follower({ palette, theme, role, decision }: FollowerProps) {
         {paints === 'text' ? 'Aa' : ''}
       </span>
       <span className="min-w-0 flex-1 truncate text-soft">{roleName(role)}</span>
-      {needs && (
+      {reading && (
         <span className="code">
-          {ratio < needs ? '×' : '✓'} {writeRatio(ratio)}
+          {reading.passes ? '✓' : '×'} {writeRatio(reading.ratio)}
         </span>
       )}
     </li>
