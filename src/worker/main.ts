@@ -1,6 +1,10 @@
+import { constants, setPriority } from 'node:os'
 import { closeDatabase } from '@/server/database/connection'
 import { closeQueue, startWorker } from '@/server/jobs'
 import { stopHearing } from '@/server/live'
+
+// Long work steps aside for whoever asks.
+setPriority(constants.priority.PRIORITY_LOW)
 
 /** A process of its own beside the server: it does the long work, so that nobody who asks waits for it. */
 const stop = await startWorker()

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { closeTestDatabase, openTestDatabase } from './database.fixture'
-import { insertRows, select, tell, type Columns } from './sets'
+import { insertLong, insertRows, select, tell, type Columns } from './sets'
 
 interface Row {
   readonly n: number
@@ -52,14 +52,29 @@ const row = fc.record({
   yes: fc.option(fc.boolean()),
 })
 
-test('rows that are written in sets are read as they were', async () => {
+test.each([
+  ['in sets', insertRows],
+  ['one by one', insertLong],
+])('rows that are written %s are read as they were', async (_how, insert) => {
   await fc.assert(
     fc.asyncProperty(fc.array(row, { maxLength: 12 }), async (some) => {
       const rows: Row[] = some.map((each, n) => ({ n, ...each }))
       await tell('truncate kept', [])
-      await insertRows('kept', columns, rows, undefined)
+      await insert('kept', columns, rows, undefined)
       expect(await select('select * from kept order by n', [])).toEqual(rows)
     }),
     { numRuns: 150 },
   )
+})
+
+test('more rows than one statement holds values for are all written', async () => {
+  const rows: Row[] = Array.from({ length: 2500 }, (_, n) => ({
+    n,
+    words: `row ${n}`,
+    big: null,
+    yes: n % 2 === 0,
+  }))
+  await tell('truncate kept', [])
+  await insertLong('kept', columns, rows, undefined)
+  expect(await select('select * from kept order by n', [])).toEqual(rows)
 })

@@ -28,6 +28,8 @@ export type Columns<Row> = {
 
 /** Most rows in one statement. */
 const AT_ONCE = 5000
+/** Most values that stand in a statement one by one; the protocol counts them in 16 bits. */
+const MOST_VALUES = 4000
 
 /** An array as PostgreSQL writes it (manual, § 8.15.2): much quicker than what the driver makes of a list. */
 function arrayText(values: ReadonlyArray<string | number | boolean | null>): string {
@@ -66,6 +68,30 @@ export async function insertRows<Row extends object>(
     await tell(
       `insert into ${table} (${names.join(', ')}) select * from ${unnest()} ${more}`,
       bind,
+      transaction,
+    )
+  }
+}
+
+/** Writes rows that hold long texts, in one statement: as they are, for an array of them would have to be escaped and read again. */
+export async function insertLong<Row extends object>(
+  table: string,
+  columns: Columns<Row>,
+  rows: readonly Row[],
+  transaction: Transaction | undefined,
+  more = '',
+): Promise<void> {
+  const names = Object.keys(columns) as Array<keyof Row & string>
+  const most = Math.floor(MOST_VALUES / names.length)
+  for (let at = 0; at < rows.length; at += most) {
+    const some = rows.slice(at, at + most)
+    const places = some.map((_, i) => {
+      const first = i * names.length + 1
+      return `(${names.map((name, k) => `$${first + k}::${columns[name]}`).join(', ')})`
+    })
+    await tell(
+      `insert into ${table} (${names.join(', ')}) values ${places.join(', ')} ${more}`,
+      some.flatMap((row) => names.map((name) => (row[name] ?? null) as Value)),
       transaction,
     )
   }

@@ -1,12 +1,11 @@
 import type { Transaction } from 'sequelize'
 import type { Change } from '@/core/changes'
 import type { RecordRef, SiteRecord } from '@/core/site'
-import { insertRows, select, tell, type Columns } from '../database/sets'
+import { insertLong, insertRows, select, tell, type Columns } from '../database/sets'
 import { putContents, type ReadyWrite } from '../records'
 import {
   bandColumns,
   exchange,
-  indexChange,
   indexColumns,
   indexTables,
   lookColumns,
@@ -14,6 +13,7 @@ import {
   useColumns,
   type RecordIndex,
 } from '../uses/rows'
+import { indexChange, stagedTables, type ExchangedRow } from '../uses/index-change'
 
 /** One record as a wide edit would leave it, beside the site until all are ready. */
 export interface Staged extends RecordRef {
@@ -38,7 +38,7 @@ interface StagedRow {
   readonly position: string | null
   readonly readers: number
   readonly index_hash: string | null
-  readonly uses: number
+  readonly uses: number | null
   readonly bands: number
   readonly looks: number
   readonly changes: string
@@ -69,6 +69,16 @@ function beside<T extends { readonly record: string }>(columns: T): Beside<T> {
   return { ...others, job: 'text', at: 'int' }
 }
 
+const exchangedColumns: Columns<ExchangedRow & { readonly job: string; readonly at: number }> = {
+  job: 'text',
+  at: 'int',
+  path: 'text',
+  color: 'text',
+  slot: 'text',
+  shade: 'text',
+  written: 'text',
+}
+
 /** Puts some records beside the site; their contents where all contents lie, for nothing refers to them yet. */
 export async function stage(
   job: string,
@@ -79,7 +89,8 @@ export async function stage(
   const writes = records.flatMap(({ write }) => (write ? [write] : []))
   await putContents(siteId, writes)
   const indexes = records.map(
-    ({ kind, id, before, write }) => write && indexChange({ kind, id }, before, write.record),
+    ({ kind, id, before, write, changes }) =>
+      write && indexChange({ kind, id }, before, write.record, changes),
   )
   const rows = records.map(({ kind, id, base, write, changes, counted }, i): StagedRow => ({
     job,
@@ -93,13 +104,13 @@ export async function stage(
     position: write?.listed.position ?? null,
     readers: readersVersion,
     index_hash: write?.indexHash ?? null,
-    uses: indexes[i]?.counts.uses ?? 0,
+    uses: indexes[i] ? indexes[i].counts.uses : 0,
     bands: indexes[i]?.counts.bands ?? 0,
     looks: indexes[i]?.counts.looks ?? 0,
     changes: JSON.stringify(changes),
     counted,
   }))
-  await insertRows('staged_records', stagedColumns, rows, undefined)
+  await insertLong('staged_records', stagedColumns, rows, undefined)
   const rowsOf = <K extends keyof RecordIndex>(table: K) =>
     indexes.flatMap((index, i) =>
       (index?.rows[table] ?? []).map((row) => ({ ...row, site_id: siteId, job, at: first + i })),
@@ -107,11 +118,15 @@ export async function stage(
   await insertRows('staged_uses', beside(useColumns) as never, rowsOf('uses'), undefined)
   await insertRows('staged_bands', beside(bandColumns) as never, rowsOf('bands'), undefined)
   await insertRows('staged_looks', beside(lookColumns) as never, rowsOf('looks'), undefined)
+  const exchanged = indexes.flatMap((index, i) =>
+    (index?.exchanged ?? []).map((row) => ({ ...row, job, at: first + i })),
+  )
+  await insertRows('staged_decisions', exchangedColumns, exchanged, undefined)
 }
 
 /** Tells the database how much stands beside its sites: it plans the exchange of rows by that, and its own survey is late. */
 export const surveyStaged = (): Promise<void> =>
-  tell('analyze staged_records, staged_uses, staged_bands, staged_looks', [])
+  tell(`analyze staged_records, ${stagedTables.join(', ')}`, [])
 
 /** Takes what stands beside the site for a job away, of some records alone where they are given; tells how many there were. */
 export async function unstage(
@@ -123,7 +138,7 @@ export async function unstage(
     ? ' and at in (select at from staged_records where job = $1 and (kind, id) in (select * from unnest($2::text[], $3::text[])))'
     : ''
   const bind = refs ? [job, refs.map(({ kind }) => kind), refs.map(({ id }) => id)] : [job]
-  for (const table of ['staged_uses', 'staged_bands', 'staged_looks']) {
+  for (const table of stagedTables) {
     await tell(`delete from ${table} where job = $1${some}`, bind, transaction)
   }
   const [gone] = await select<{ count: number }>(
@@ -202,7 +217,18 @@ export async function putStaged(
     [job, siteId, revision],
   )
   for (const table of indexTables) await putRows(table, job, siteId, transaction)
+  await exchangeDecisions(job, siteId, transaction)
 }
+
+/** Uses that are where they were come to what was decided in their place. */
+const exchangeDecisions = (job: string, siteId: string, transaction: Transaction): Promise<void> =>
+  tell(
+    `update uses u set color = d.color, slot = d.slot, shade = d.shade, written = d.written
+     ${joined} join staged_decisions d on d.job = s.job and d.at = s.at
+     where s.job = $1 and u.record = r.no and u.path = d.path and u.start is null`,
+    [job, siteId],
+    transaction,
+  )
 
 /** What is kept beside the staged records: rows behind the last go, those that are other are exchanged. */
 async function putRows(

@@ -5,6 +5,7 @@ import * as start from './001-start'
 import * as shares from './002-shares'
 import * as records from './003-records'
 import * as siteLooks from './004-site-looks'
+import * as stagedDecisions from './005-staged-decisions'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -17,6 +18,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '002-shares': shares,
   '003-records': records,
   '004-site-looks': siteLooks,
+  '005-staged-decisions': stagedDecisions,
 }
 
 function migrator() {

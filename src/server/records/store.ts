@@ -8,7 +8,7 @@ import {
   type RecordRef,
   type SiteRecord,
 } from '@/core/site'
-import { columnsOf, insertRows, select, tell, type Columns } from '../database/sets'
+import { columnsOf, insertLong, insertRows, select, tell, type Columns } from '../database/sets'
 import { indexHash, indexOf, readersVersion, replaceIndexes, type RecordIndex } from '../uses/rows'
 import { contentOf, type Content } from './stored'
 
@@ -148,7 +148,7 @@ export function putContents(
   const rows = writes.map(({ kind, content }) => ({ ...content, site_id: siteId, kind }))
   const byHash = [...new Map(rows.map((row) => [row.hash, row])).values()]
   const young = 'on conflict (site_id, hash) do update set at = now()'
-  return insertRows('contents', contentColumns, byHash, transaction, young)
+  return insertLong('contents', contentColumns, byHash, transaction, young)
 }
 
 /** Puts records in place, with their contents and what is kept beside them, all in sets. */

@@ -2,6 +2,7 @@ import { database } from '../database/connection'
 import type { Transaction } from 'sequelize'
 import { select, tell } from '../database/sets'
 import { fileStore } from '../storage'
+import { stagedTables } from '../uses/index-change'
 
 /** What nobody can reach is left alone for this long: somebody may be about to refer to it. */
 const GRACE = '1 hour'
@@ -25,7 +26,7 @@ async function tidyStaged(): Promise<void> {
   await database().query(
     `delete from staged_records where begun < now() - interval '${LONGEST_WORK}'`,
   )
-  for (const table of ['staged_uses', 'staged_bands', 'staged_looks']) {
+  for (const table of stagedTables) {
     await database().query(`delete from ${table} where job not in (select job from staged_records)`)
   }
 }

@@ -15,12 +15,10 @@ import {
 import {
   bandsOf,
   countLooks,
-  usePartsIn,
   usesIn,
   type BandEntry,
   type CountedLook,
   type Use,
-  type UsePart,
 } from '@/core/uses'
 import { insertRows, tell, type Columns } from '../database/sets'
 import { hashOf } from '../records/stored'
@@ -69,15 +67,23 @@ export interface RecordIndex {
   readonly looks: readonly LookRow[]
 }
 
-function useRow(use: Use, n: number): UseRow {
-  const { decision } = use
+/** What a use comes to, and how that is written. */
+export const writtenRow = ({
+  decision,
+  color,
+  text,
+}: Pick<Use, 'decision' | 'color' | 'text'>) => ({
+  color: isBound(decision) || !color ? null : colorKey(color),
+  slot: isBound(decision) ? decision.slot : null,
+  shade: isBound(decision) && decision.shade ? canonicalJson(decision.shade) : null,
+  written: text,
+})
+
+export function useRow(use: Use, n: number): UseRow {
   return {
     n,
     place: use.place,
-    color: isBound(decision) || !use.color ? null : colorKey(use.color),
-    slot: isBound(decision) ? decision.slot : null,
-    shade: isBound(decision) && decision.shade ? canonicalJson(decision.shade) : null,
-    written: use.text,
+    ...writtenRow(use),
     css: use.css ?? null,
     object: use.object,
     property: use.property,
@@ -126,7 +132,7 @@ export function useOfRow(row: UseRow, doc: Use['doc']): Use {
   }
 }
 
-const bandRow = ({ id, name, theme, fill }: BandEntry, n: number): BandRow => ({
+export const bandRow = ({ id, name, theme, fill }: BandEntry, n: number): BandRow => ({
   n,
   section: id,
   name,
@@ -136,7 +142,7 @@ const bandRow = ({ id, name, theme, fill }: BandEntry, n: number): BandRow => ({
 const lookRow = ({ key, count }: CountedLook, n: number): LookRow => ({ n, look: key, count })
 
 /** Header and footer are counted where they are at hand, in every window; only pages are counted here. */
-const lookRows = ({ kind }: RecordRef, body: Body): LookRow[] =>
+export const lookRows = ({ kind }: RecordRef, body: Body): LookRow[] =>
   kind === 'page' ? countLooks(body).map(lookRow) : []
 
 const emptyIndex: RecordIndex = { uses: [], bands: [], looks: [] }
@@ -162,73 +168,6 @@ export const indexHash = (
   index: () => RecordIndex,
 ): string =>
   kind === 'frame' ? hashOf(JSON.stringify(index())) : `${readersVersion} ${contentHash}`
-
-/** What an index comes to from one state of a record to another: how many rows there are, and those that are other. */
-export interface IndexChange {
-  readonly counts: { readonly [K in keyof RecordIndex]: number }
-  readonly rows: RecordIndex
-}
-
-/** Rows hold nothing but texts, numbers and the like. */
-function isSameRow<Row extends object>(a: Row, b: Row | undefined): boolean {
-  if (!b) return false
-  for (const key in a) if (a[key] !== b[key]) return false
-  return true
-}
-
-const changedRows = <Row extends object>(after: readonly Row[], before: readonly Row[]): Row[] =>
-  after.filter((row, i) => !isSameRow(row, before[i]))
-
-/** Parts of uses with the number that the first use of each has. */
-function numbered(parts: readonly UsePart[]): Array<UsePart & { readonly first: number }> {
-  let first = 0
-  return parts.map(({ of, from, count, uses }) => {
-    const part = { of, from, count, uses, first }
-    first += count
-    return part
-  })
-}
-
-/** The rows of uses that are other, read of those things alone that changed, or moved in the list. */
-function changedUses(after: readonly UsePart[], before: readonly UsePart[]): UseRow[] {
-  const earlier = numbered(before)
-  return numbered(after).flatMap((part, i) => {
-    const was = earlier[i]
-    const isSame = was?.of === part.of && was?.from === part.from && was?.count === part.count
-    if (isSame && was?.first === part.first) return []
-    const rowsOf = (each: typeof part) => each.uses().map((use, n) => useRow(use, each.first + n))
-    return was?.first === part.first ? changedRows(rowsOf(part), rowsOf(was)) : rowsOf(part)
-  })
-}
-
-const countParts = (parts: readonly UsePart[]) => parts.reduce((sum, { count }) => sum + count, 0)
-
-/** How what is kept beside a record changes with it. */
-export function indexChange(
-  ref: RecordRef,
-  before: SiteRecord | undefined,
-  after: SiteRecord,
-): IndexChange {
-  const read = (record: SiteRecord | undefined) => {
-    const has = record && (ref.kind === 'frame' || ref.kind === 'page')
-    if (!has) return { uses: [], bands: [], looks: [] }
-    const { body } = record as Frame | Page
-    return {
-      uses: usePartsIn(ref, record),
-      bands: bandsOf(body).map(bandRow),
-      looks: lookRows(ref, body),
-    }
-  }
-  const [was, is] = [read(before), read(after)]
-  return {
-    counts: { uses: countParts(is.uses), bands: is.bands.length, looks: is.looks.length },
-    rows: {
-      uses: changedUses(is.uses, was.uses),
-      bands: changedRows(is.bands, was.bands),
-      looks: changedRows(is.looks, was.looks),
-    },
-  }
-}
 
 type Kept<Row> = Row & { readonly record: string; readonly site_id: string }
 

@@ -5,15 +5,20 @@ import type { Use, UsePath } from '../use'
 
 const STATES = ['rest', 'hover'] as const
 
+/** What a decision of its own comes to as a use, wherever it stands. */
+export function writtenDecision(
+  decision: ColorDecision,
+): Pick<Use, 'text' | 'decision' | 'color' | 'bindable'> {
+  if (isBound(decision)) return { text: `slot ${decision.slot}`, decision, bindable: true }
+  const text = decision.value
+  return { text, decision, color: colorOf(text), bindable: true }
+}
+
 /** A decision of its own as a use. */
-export function decisionUse(
+export const decisionUse = (
   decision: ColorDecision,
   rest: Omit<Use, 'text' | 'decision' | 'color' | 'bindable'>,
-): Use {
-  if (isBound(decision)) return { ...rest, text: `slot ${decision.slot}`, decision, bindable: true }
-  const text = decision.value
-  return { ...rest, text, decision, color: colorOf(text), bindable: true }
-}
+): Use => ({ ...rest, ...writtenDecision(decision) })
 
 type Facets = Pick<Use, 'place' | 'doc' | 'path' | 'label' | 'owner' | 'object'>
 

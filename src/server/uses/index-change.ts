@@ -1,0 +1,112 @@
+import type { Change } from '@/core/changes'
+import type { Frame, Page, RecordRef, SiteRecord } from '@/core/site'
+import {
+  bandsOf,
+  exchangedDecisions,
+  usePartsIn,
+  writtenDecision,
+  type ExchangedDecision,
+  type UsePart,
+} from '@/core/uses'
+import { bandRow, lookRows, useRow, writtenRow, type RecordIndex, type UseRow } from './rows'
+
+/** Where such changes stand beside a site until all of a wide edit is ready. */
+export const stagedTables = [
+  'staged_uses',
+  'staged_bands',
+  'staged_looks',
+  'staged_decisions',
+] as const
+
+/** What a decision comes to, in the row of its use. */
+export type ExchangedRow = Pick<UseRow, 'path' | 'color' | 'slot' | 'shade' | 'written'>
+
+/** What an index comes to from one state of a record to another. */
+export interface IndexChange {
+  /** How many rows there are; null where there are as many as before, each where it was. */
+  readonly counts: { readonly [K in keyof RecordIndex]: number | null }
+  /** Rows that are other. */
+  readonly rows: RecordIndex
+  /** Uses that are where they were and come to something else. */
+  readonly exchanged: readonly ExchangedRow[]
+}
+
+/** Rows hold nothing but texts, numbers and the like. */
+function isSameRow<Row extends object>(a: Row, b: Row | undefined): boolean {
+  if (!b) return false
+  for (const key in a) if (a[key] !== b[key]) return false
+  return true
+}
+
+const changedRows = <Row extends object>(after: readonly Row[], before: readonly Row[]): Row[] =>
+  after.filter((row, i) => !isSameRow(row, before[i]))
+
+/** Parts of uses with the number that the first use of each has. */
+function numbered(parts: readonly UsePart[]): Array<UsePart & { readonly first: number }> {
+  let first = 0
+  return parts.map(({ of, from, count, uses }) => {
+    const part = { of, from, count, uses, first }
+    first += count
+    return part
+  })
+}
+
+/** The rows of uses that are other, read of those things alone that changed, or moved in the list. */
+function changedUses(after: readonly UsePart[], before: readonly UsePart[]): UseRow[] {
+  const earlier = numbered(before)
+  return numbered(after).flatMap((part, i) => {
+    const was = earlier[i]
+    const isSame = was?.of === part.of && was?.from === part.from && was?.count === part.count
+    if (isSame && was?.first === part.first) return []
+    const rowsOf = (each: typeof part) => each.uses().map((use, n) => useRow(use, each.first + n))
+    return was?.first === part.first ? changedRows(rowsOf(part), rowsOf(was)) : rowsOf(part)
+  })
+}
+
+const countParts = (parts: readonly UsePart[]) => parts.reduce((sum, { count }) => sum + count, 0)
+
+const exchangedRow = ({ path, decision }: ExchangedDecision): ExchangedRow => ({
+  path: JSON.stringify(path),
+  ...writtenRow(writtenDecision(decision)),
+})
+
+type Bodied = Frame | Page
+
+const hasBody = ({ kind }: RecordRef, record: SiteRecord | undefined): record is Bodied =>
+  record !== undefined && (kind === 'frame' || kind === 'page')
+
+/** How the uses of a record change with it, by reading what is other in it. */
+function readUses(ref: RecordRef, before: SiteRecord | undefined, after: Bodied) {
+  const was = hasBody(ref, before) ? usePartsIn(ref, before) : []
+  const is = usePartsIn(ref, after)
+  return { count: countParts(is), uses: changedUses(is, was), exchanged: [] }
+}
+
+/** How what is kept beside a record changes with it; `changes` lead from the one to the other. */
+export function indexChange(
+  ref: RecordRef,
+  before: SiteRecord | undefined,
+  after: SiteRecord,
+  changes: readonly Change[],
+): IndexChange {
+  if (!hasBody(ref, after)) {
+    const rows = { uses: [], bands: [], looks: [] }
+    return { counts: { uses: 0, bands: 0, looks: 0 }, rows, exchanged: [] }
+  }
+  const was = hasBody(ref, before) ? before.body : undefined
+  const known = was && exchangedDecisions(changes)
+  const { count, uses, exchanged } = known
+    ? { count: null, uses: [], exchanged: known.map(exchangedRow) }
+    : readUses(ref, before, after)
+  const bands = bandsOf(after.body).map(bandRow)
+  const looks = lookRows(ref, after.body)
+  return {
+    counts: { uses: count, bands: bands.length, looks: looks.length },
+    rows: {
+      uses,
+      bands: changedRows(bands, was ? bandsOf(was).map(bandRow) : []),
+      looks: changedRows(looks, was ? lookRows(ref, was) : []),
+    },
+    exchanged,
+  }
+}
