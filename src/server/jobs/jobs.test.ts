@@ -129,6 +129,16 @@ test('work that a killed worker left running is done by the next one, once', asy
   expect(await revisionOf(siteId)).toBe(before + 1)
 })
 
+test('a worker of an older shape leaves work alone; that of today takes what was begun before over', async () => {
+  const id = await begin('publish', null)
+  await tell(`update jobs set shape = '0.0' where id = $1`, [id])
+  await workOn(id)
+  expect(await jobState(localOwner, siteId, id)).toMatchObject({ value: { state: 'waiting' } })
+  const stop = await startWorker()
+  expect(await ended(id)).toMatchObject({ state: 'done' })
+  await stop()
+})
+
 test('strangers neither begin work nor learn of it', async () => {
   const gone = { ok: false, problem: { code: 'not-found' } }
   expect(await beginJob(stranger, siteId, 'publish', null)).toEqual(gone)

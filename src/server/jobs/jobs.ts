@@ -17,6 +17,7 @@ import { isLargeStep, step, type StepKind } from '../edits'
 import { announce, hearNews } from '../live/hear'
 import { packedFile, publicationOf } from '../publishing'
 import { enqueue } from './queue'
+import { shapeOfToday } from './shape'
 
 /** Work as it stands in the database. */
 export interface JobRow {
@@ -51,9 +52,9 @@ export async function beginJob(
   const id = randomUUID()
   await database().transaction(async (transaction) => {
     await tell(
-      `insert into jobs (id, site_id, actor_id, kind, data, state)
-       values ($1, $2, $3, $4, $5, 'waiting')`,
-      [id, siteId, actor.userId, kind, JSON.stringify(data)],
+      `insert into jobs (id, site_id, actor_id, kind, data, shape, state)
+       values ($1, $2, $3, $4, $5, $6, 'waiting')`,
+      [id, siteId, actor.userId, kind, JSON.stringify(data), shapeOfToday],
       transaction,
     )
     await enqueue(id, transaction)

@@ -1,9 +1,10 @@
 import PgBoss from 'pg-boss'
 import type pg from 'pg'
 import type { Transaction } from 'sequelize'
+import { shapeOfToday } from './shape'
 
-/** The one queue; which work it is, the job's row tells. */
-export const queueName = 'work'
+/** The one queue of a shape; which work it is, the job's row tells. */
+export const queueName = `work-${shapeOfToday}`
 
 const held = globalThis as { easelQueue?: Promise<PgBoss> }
 

@@ -9,6 +9,7 @@ import { announce } from '../live/hear'
 import { pack, publish } from '../publishing'
 import { StorageFailed } from '../storage'
 import { jobRow, type JobRow } from './jobs'
+import { shapeOfToday } from './shape'
 
 /** One piece of work: what it does with the data it was given. */
 type Work = (
@@ -103,12 +104,12 @@ function failureOf(error: unknown): Result<JobResult> {
   throw error
 }
 
-/** Does one job, if it is still to be done. */
+/** Does one job, if it is still to be done, and in today's shape. */
 export async function workOn(id: string): Promise<void> {
   const begun = await select<{ id: string }>(
-    `update jobs set state = 'running' where id = $1 and state in ('waiting', 'running')
-     returning id`,
-    [id],
+    `update jobs set state = 'running'
+     where id = $1 and state in ('waiting', 'running') and shape = $2 returning id`,
+    [id, shapeOfToday],
   )
   const row = begun.length ? await jobRow(id) : undefined
   if (!row) return

@@ -4,6 +4,7 @@ import { database } from '../database/connection'
 import { hearNews } from '../live/hear'
 import { tidyUp } from '../records'
 import { queue, queueName } from './queue'
+import { shapeOfToday } from './shape'
 import { giveUp, workOn } from './work'
 
 /** How long to wait for news before asking for work all the same, in milliseconds. */
@@ -45,12 +46,25 @@ function wakeable(): Wake {
 
 /** Work that a worker was at when it, or the database, was killed goes back into the queue: its lock is free. */
 async function takeBack(boss: PgBoss): Promise<void> {
-  const running = await select<{ id: string }>(`select id from jobs where state = 'running'`, [])
+  const running = await select<{ id: string }>(
+    `select id from jobs where state = 'running' and shape = $1`,
+    [shapeOfToday],
+  )
   for (const { id } of running) {
     const isFree = await withLock(id, () => Promise.resolve(true))
     if (!isFree) continue
     await boss.send(queueName, { job: id })
   }
+}
+
+/** What was begun before an upgrade and is not over is done in the shape of today. */
+async function takeOver(boss: PgBoss): Promise<void> {
+  const older = await select<{ id: string }>(
+    `update jobs set shape = $1
+     where state in ('waiting', 'running') and shape is distinct from $1 returning id`,
+    [shapeOfToday],
+  )
+  for (const { id } of older) await boss.send(queueName, { job: id })
 }
 
 /** Runs work while a lock of its own is held, which goes with the connection; undefined where somebody else holds it. */
@@ -89,6 +103,7 @@ async function workOnce(boss: PgBoss, tries: Map<string, number>): Promise<boole
 /** Works until it is told to stop; what it is at then, it ends. Returns what stops it. */
 export async function startWorker(): Promise<() => Promise<void>> {
   const boss = await queue(true)
+  await takeOver(boss)
   const waking = wakeable()
   const tries = new Map<string, number>()
   let running = true

@@ -5,7 +5,7 @@ import * as start from './001-start'
 import * as shares from './002-shares'
 import * as records from './003-records'
 import * as siteLooks from './004-site-looks'
-import * as stagedDecisions from './005-staged-decisions'
+import * as exchangesAndShapes from './005-exchanges-and-shapes'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -18,8 +18,10 @@ const migrations: Readonly<Record<string, Migration>> = {
   '002-shares': shares,
   '003-records': records,
   '004-site-looks': siteLooks,
-  '005-staged-decisions': stagedDecisions,
+  '005-exchanges-and-shapes': exchangesAndShapes,
 }
+
+export const migrationNames = Object.keys(migrations)
 
 function migrator() {
   const sequelize = database()
