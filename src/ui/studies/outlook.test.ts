@@ -1,7 +1,13 @@
 import { ternFrame } from '@demo/tern/frame'
+import fc from 'fast-check'
+import { over } from '@/core/color'
 import { applyEdit, type Edit } from '@/core/edit'
 import { failingInSite } from '@/core/generate'
-import { siteDocs, type Frame } from '@/core/site'
+import { rolePairs } from '@/core/elements'
+import { decisionColor } from '@/core/resolve'
+import type { RoleId } from '@/core/roles'
+import { siteDocs, themesInOrder, type Frame } from '@/core/site'
+import { referenceContrast, seenGroundsOf } from '@/core/theme/reference.fixture'
 import { basisOf } from './basis'
 import { applyingEdit, outlookOf } from './outlook'
 import { trialOfOriginal, trialOfShift } from './trial'
@@ -62,4 +68,47 @@ test('a palette that does not move changes nothing', () => {
   const still = trialOfShift(ternFrame.palette, { light: 0, vivid: 0, warm: 0 }, [])
   const { now, then } = outlookOf(ternFrame, still)
   expect(then).toBe(now)
+})
+
+/** Roles of themes that are hard to read somewhere, counted with wcag-contrast on the bytes that are painted. */
+function hardToRead({ palette, themes }: Frame): number {
+  return themesInOrder(themes).reduce((all, theme) => {
+    const color = (role: RoleId) => decisionColor(palette, theme.roles[role])
+    const failing = rolePairs.filter(({ role, on, needs }) =>
+      seenGroundsOf(color, on).some(
+        (ground) => referenceContrast(over(color(role), ground), ground) < needs,
+      ),
+    )
+    return all + new Set(failing.map(({ role }) => role)).size
+  }, 0)
+}
+
+test('any palette, moved in any way, leaves what was counted hard to read (wcag-contrast)', () => {
+  const byte = fc.integer({ min: 0, max: 255 })
+  const color = fc
+    .tuple(byte, byte, byte, fc.option(fc.constantFrom('80', 'c0'), { freq: 6 }))
+    .map(
+      ([r, g, b, a]) =>
+        `#${[r, g, b].map((n) => n.toString(16).padStart(2, '0')).join('')}${a ?? ''}`,
+    )
+  const part = fc.integer({ min: -100, max: 100 })
+  const shift = fc.record({ light: part, vivid: part, warm: part })
+  const { order } = ternFrame.palette
+  const colors = fc.array(color, { minLength: order.length, maxLength: order.length })
+  fc.assert(
+    fc.property(colors, shift, fc.subarray([...order]), (values, moved, stays) => {
+      const frame = done(
+        ternFrame,
+        ...order.map((slot, i): Edit => ({ type: 'setSlot', slot, value: values[i]! })),
+      )
+      for (const themesAnew of [false, true]) {
+        const trial = { ...trialOfShift(frame.palette, moved, stays), themesAnew }
+        const { now, then, thenAnew, anew } = outlookOf(frame, trial)
+        const after = done(frame, applyingEdit(frame, trial, 'Brighter', names))
+        expect(now).toBe(hardToRead(frame))
+        expect(anew ? thenAnew : then).toBe(hardToRead(after))
+      }
+    }),
+    { seed: 20261127, numRuns: 50 },
+  )
 })
