@@ -1,14 +1,14 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { expect, test, type Page } from '@playwright/test'
-import { clickOnStage, openPaint, openView, views } from './editor'
+import { clickOnStage, openPaint, openView, views, type View } from './editor'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
-/** axe-core 4 on the editor's own interface; the stage shows the owner's site, good or bad. */
-async function violations(page: Page): Promise<string[]> {
+/** axe-core 4 on the editor's own interface, or a part of it; the stage shows the owner's site, good or bad. */
+async function violations(page: Page, include?: string): Promise<string[]> {
   await page.evaluate(axe)
-  const found = await page.evaluate(async () => {
+  const found = await page.evaluate(async (part) => {
     const { axe: runner } = window as unknown as {
       axe: {
         run: (
@@ -19,6 +19,7 @@ async function violations(page: Page): Promise<string[]> {
     }
     const result = await runner.run(
       {
+        ...(part ? { include: [part] } : {}),
         exclude: [
           'iframe',
           '[data-cell]',
@@ -39,9 +40,64 @@ async function violations(page: Page): Promise<string[]> {
           .map(({ html }) => html.slice(0, 120))
           .join(' | ')}`,
     )
-  })
+  }, include)
   return found
 }
+
+const layers = '[role="dialog"], [role="alertdialog"], [role="menu"], [role="listbox"]'
+
+/** Opens whatever says that it opens something, one of each sort, and looks at what it opens. */
+async function openAll(page: Page, view: View): Promise<void> {
+  const openers = page.locator('[aria-haspopup]:visible, [role="combobox"]:visible')
+  const names = await openers.evaluateAll((all) =>
+    all.map((each) => each.getAttribute('aria-label') ?? each.textContent ?? ''),
+  )
+  // One theme's menu is like another's: the sort of a name is its first words.
+  const sorts = new Map(names.map((name, i) => [name.split(/[,:]/)[0]!.slice(0, 9), i]))
+  expect(sorts.size).toBeGreaterThan(0)
+  for (const [sort, i] of sorts) {
+    await openers.nth(i).click()
+    await page.locator(layers).last().waitFor()
+    expect({ view, sort, found: await violations(page, layers) }).toEqual({ view, sort, found: [] })
+    await page.keyboard.press('Escape')
+    await expect(page.locator(layers)).toHaveCount(0)
+  }
+}
+
+type Door = (page: Page) => Promise<void>
+const press =
+  (...names: Array<string | RegExp>): Door =>
+  async (page) => {
+    for (const name of names) {
+      const role = page.getByRole('menuitem', { name })
+      await page.getByRole('button', { name, exact: true }).or(role).last().click()
+    }
+  }
+const slot = (deed: string): Door => press(/^Spark, /, deed)
+
+/** Views, and what stands in them only once something is chosen. */
+const situations: ReadonlyArray<readonly [View, Door?]> = [
+  ...views.map((view) => [view] as const),
+  ['', (page) => clickOnStage(page, '[data-section="opening"] .main-button')],
+  ['', press('List or file')],
+  ['', press('Eight others')],
+  ['/sweep', (page) => page.locator('[data-entry="2e6fb7ff"]').click()],
+  ['/themes', (page) => page.locator('[data-cell="on-ink/link"]').click()],
+]
+
+/** Dialogs by what leads to them. */
+const dialogs: ReadonlyArray<readonly [string, View, Door]> = [
+  ['Keys', '', (page) => page.keyboard.press('?')],
+  ['Publish', '', press('Publish')],
+  ['Take the palette along', '', press('The palette as a whole', 'Export, carry, share …')],
+  ['Tints and shades', '', press('The palette as a whole', 'Tints and shades …')],
+  ['Remove Spark', '', slot('Remove …')],
+  ['Empty Spark', '', slot('Empty the slot')],
+  ['Pick from a picture', '', slot('Pick from a picture')],
+  ['Generate the themes from the palette', '/themes', press('Generate …')],
+  ['Rename On Spark', '/themes', press('The theme On Spark', 'Rename …')],
+  ['Remove On Spark', '/themes', press('The theme On Spark', 'Remove …')],
+]
 
 for (const scheme of ['light', 'dark'] as const) {
   test.describe(scheme, () => {
@@ -83,6 +139,27 @@ for (const scheme of ['light', 'dark'] as const) {
         expect(await violations(page)).toEqual([])
       })
     }
+
+    test('every menu and every small window', async ({ page }) => {
+      for (const [view, ready] of situations) {
+        await openView(page, view)
+        await ready?.(page)
+        await openAll(page, view)
+      }
+    })
+
+    test('every dialog', async ({ page }) => {
+      for (const [title, view, open] of dialogs) {
+        await openView(page, view)
+        await open(page)
+        const dialog = page.getByRole('dialog', { name: title })
+        await dialog.waitFor()
+        const found = await violations(page, '[role="dialog"]')
+        expect({ title, found }).toEqual({ title, found: [] })
+        await page.keyboard.press('Escape')
+        await expect(dialog).toHaveCount(0)
+      }
+    })
 
     test('shelf', async ({ page }) => {
       await page.goto('/')

@@ -37,6 +37,15 @@ export function MenuItem(props: ComponentProps<typeof DropdownMenu.Item>) {
   return <DropdownMenu.Item {...props} className={ITEM} />
 }
 
+/** Words in the place of items, where there are none. */
+export function MenuNote({ children }: { readonly children: ReactNode }) {
+  return (
+    <DropdownMenu.Item disabled className="px-2.5 py-1.5 text-soft">
+      {children}
+    </DropdownMenu.Item>
+  )
+}
+
 export function MenuLine() {
   return <DropdownMenu.Separator className="my-1 h-px bg-edge" />
 }

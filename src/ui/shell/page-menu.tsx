@@ -6,7 +6,7 @@ import { useEffect, useRef, useState } from 'react'
 import type { PageEntry } from '@/core/payloads'
 import type { PageId } from '@/core/site'
 import { openAndTell, useEditor, useEditorState, usePage } from '../editor'
-import { Menu, MenuChoice, SearchField } from '../kit'
+import { Menu, MenuChoice, MenuNote, SearchField } from '../kit'
 import { problemWords } from '../words'
 
 /** Pages that the menu lists at once; a search finds the others. */
@@ -92,10 +92,10 @@ function Pages({ open, pageId }: { readonly open: boolean; readonly pageId: Page
         </div>
       )}
       <div className="max-h-[60vh] max-w-72 overflow-y-auto">
-        {found.at === 'failed' && <p className="p-2.5 font-semibold">× {found.words}</p>}
-        {found.at === 'asking' && <p className="p-2.5 text-soft">Looking for pages …</p>}
+        {found.at === 'failed' && <MenuNote>× {found.words}</MenuNote>}
+        {found.at === 'asking' && <MenuNote>Looking for pages …</MenuNote>}
         {found.at === 'found' && found.pages.length === 0 && (
-          <p className="p-2.5 text-soft">No page is called that.</p>
+          <MenuNote>No page is called that.</MenuNote>
         )}
         {found.at === 'found' && (
           <MenuChoice

@@ -138,6 +138,8 @@ function ChangeList({ frame: { palette, themes }, changes }: Changes) {
     <div
       role="group"
       aria-label="What would change"
+      // It scrolls, and nothing in it takes the focus.
+      tabIndex={0}
       className="max-h-64 overflow-y-auto rounded-md border border-edge-strong/60"
     >
       {changed.map(({ theme: { id, name }, own }) => (
