@@ -1,4 +1,4 @@
-import type { ComponentProps } from 'react'
+import type { ComponentProps, ReactNode } from 'react'
 
 const LOOKS = {
   plain: 'border border-edge-strong/60 bg-raised text-ink hover:bg-hover',
@@ -16,6 +16,11 @@ export function Button({ look = 'plain', className = '', type = 'button', ...res
       {...rest}
     />
   )
+}
+
+/** Words of a button that only its icon stands for where the container is narrow; they are read aloud all the same. */
+export function WhereWide({ children }: { readonly children: ReactNode }) {
+  return <span className="sr-only @min-[800px]:not-sr-only">{children}</span>
 }
 
 type IconButtonProps = ComponentProps<'button'> & {

@@ -1,4 +1,4 @@
-export { Button, IconButton } from './button'
+export { Button, IconButton, WhereWide } from './button'
 export { Dialog } from './dialog'
 export { Popover } from './popover'
 export { SearchField } from './search-field'

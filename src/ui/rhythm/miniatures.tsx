@@ -75,7 +75,7 @@ export function Miniatures(props: MiniaturesProps) {
     count,
     height: HEIGHT,
     onRange: onRows,
-    above: 20,
+    above: 16,
   })
   const tabAt: Place = at(place[0])?.bands[place[1]] ? place : [0, 0]
 
@@ -96,7 +96,7 @@ export function Miniatures(props: MiniaturesProps) {
     if (event.shiftKey && !chosen.has(sectionKey(band))) onChoose(band, id, true)
   }
   return (
-    <div ref={scroller} className="min-h-0 overflow-auto bg-well p-5" onKeyDown={onKeyDown}>
+    <div ref={scroller} className="min-h-0 overflow-auto bg-well p-4" onKeyDown={onKeyDown}>
       <ul className="relative" style={{ height }}>
         {rows.map(({ index: row, top }) => (
           <li

@@ -8,7 +8,7 @@ import { completeTheme, generateThemeOn, withDark } from '@/core/generate'
 import { themesInOrder, type ColorDecision, type Theme } from '@/core/site'
 import { ColorChooser } from '../color'
 import { useEditor, useEditorState } from '../editor'
-import { Button, FileButton, Popover, Notice } from '../kit'
+import { Button, FileButton, Popover, Notice, WhereWide } from '../kit'
 import { counted, editProblemWords, readProblemWords } from '../words'
 
 const noColors = 'The palette holds no colour to make a theme of. Fill a slot first.'
@@ -37,8 +37,8 @@ export function AddTheme() {
       open={open}
       onOpenChange={setOpen}
       trigger={
-        <Button>
-          <Plus size={15} /> Add a theme
+        <Button title="Add a theme">
+          <Plus size={15} /> <WhereWide>Add a theme</WhereWide>
         </Button>
       }
     >

@@ -4,7 +4,7 @@ import { LayoutTemplate, Moon, Sparkles, Sun } from 'lucide-react'
 import { memo, useState } from 'react'
 import { roleIds } from '@/core/roles'
 import { isAfterDark, useEditor, useEditorState, type SheetRows } from '../editor'
-import { Button, SearchField } from '../kit'
+import { Button, SearchField, WhereWide } from '../kit'
 import { AddTheme } from './add-theme'
 import { EditionMenu } from './edition-menu'
 import { RegenerateDialog } from './regenerate-dialog'
@@ -28,43 +28,45 @@ export const SheetBar = memo(function SheetBar(props: SheetBarProps) {
   const dark = useEditorState(isAfterDark)
   const [regenerating, setRegenerating] = useState(false)
   return (
-    <div className="flex flex-wrap items-center gap-2 px-4 py-2.5">
-      <select
-        aria-label="Roles that are shown"
-        value={shown}
-        onChange={(event) => onShown(event.target.value as SheetRows)}
-        className="h-8 rounded-md border border-edge-strong/60 bg-raised px-2 font-semibold"
-      >
-        <option value="used">Roles in use, {used}</option>
-        <option value="all">All roles, {roleIds.length}</option>
-        <option value="failing">Only what fails, {failing}</option>
-      </select>
-      <SearchField
-        label="Find a role or a slot"
-        placeholder="Role, slot, hover"
-        value={search}
-        onChange={onSearch}
-        className="w-32"
-      />
-      <span className="flex-1" />
-      {edition !== 'light' && (
-        <Button
-          aria-pressed={dark}
-          onClick={() => editor.show({ afterDark: !dark })}
-          title="Show and decide the dark edition"
+    <div className="@container">
+      <div className="flex flex-wrap items-center gap-2 px-4 py-2.5">
+        <select
+          aria-label="Roles that are shown"
+          value={shown}
+          onChange={(event) => onShown(event.target.value as SheetRows)}
+          className="h-8 rounded-md border border-edge-strong/60 bg-raised px-2 font-semibold"
         >
-          {dark ? <Moon size={15} /> : <Sun size={15} />} {dark ? 'After dark' : 'Light'}
+          <option value="used">Roles in use, {used}</option>
+          <option value="all">All roles, {roleIds.length}</option>
+          <option value="failing">Only what fails, {failing}</option>
+        </select>
+        <SearchField
+          label="Find a role or a slot"
+          placeholder="Role, slot, hover"
+          value={search}
+          onChange={onSearch}
+          className="w-32"
+        />
+        <span className="flex-1" />
+        {edition !== 'light' && (
+          <Button
+            aria-pressed={dark}
+            onClick={() => editor.show({ afterDark: !dark })}
+            title="Show and decide the dark edition"
+          >
+            {dark ? <Moon size={15} /> : <Sun size={15} />} {dark ? 'After dark' : 'Light'}
+          </Button>
+        )}
+        <EditionMenu />
+        <Button aria-pressed={specimen} title="Specimen" onClick={() => onSpecimen(!specimen)}>
+          <LayoutTemplate size={15} /> <WhereWide>Specimen</WhereWide>
         </Button>
-      )}
-      <EditionMenu />
-      <Button aria-pressed={specimen} onClick={() => onSpecimen(!specimen)}>
-        <LayoutTemplate size={15} /> Specimen
-      </Button>
-      <Button onClick={() => setRegenerating(true)}>
-        <Sparkles size={15} /> Generate …
-      </Button>
-      <AddTheme />
-      <RegenerateDialog open={regenerating} onOpenChange={setRegenerating} />
+        <Button onClick={() => setRegenerating(true)}>
+          <Sparkles size={15} /> Generate …
+        </Button>
+        <AddTheme />
+        <RegenerateDialog open={regenerating} onOpenChange={setRegenerating} />
+      </div>
     </div>
   )
 })

@@ -1,4 +1,4 @@
-import { memo } from 'react'
+import { createContext, memo, use } from 'react'
 import { roleName, roles, type RoleId } from '@/core/roles'
 import type { CellView } from './cell-view'
 
@@ -49,9 +49,13 @@ interface SampleProps {
   readonly ground: string
 }
 
+/** What samples of text say: the name of the site, which is never wrong on it. */
+export const SampleWords = createContext('Words')
+
 /** A role as it looks where it stands: a fill, a line, words. */
 export function Sample({ role, color, ground }: SampleProps) {
   const { paints } = roles[role]
+  const words = use(SampleWords)
   if (paints === 'fill') {
     return (
       <span className="block h-8 p-1.5" style={{ background: ground }}>
@@ -71,10 +75,10 @@ export function Sample({ role, color, ground }: SampleProps) {
   }
   return (
     <span
-      className={`flex h-8 items-center truncate px-2 text-[14px] ${role === 'heading' ? 'font-bold' : ''} ${/link/i.test(role) ? 'underline' : ''}`}
+      className={`flex h-8 items-center px-2 text-[14px] ${role === 'heading' ? 'font-bold' : ''} ${/link/i.test(role) ? 'underline' : ''}`}
       style={{ background: ground, color }}
     >
-      {role === 'accent' ? '◆ ◆' : 'Bound by hand'}
+      <span className="truncate">{role === 'accent' ? '◆ ◆' : words}</span>
     </span>
   )
 }

@@ -6,6 +6,7 @@ import { isBound, slotName, type Frame, type Theme } from '@/core/site'
 import { useEditor, useEditorState, useUsedRoles, type SheetRows } from '../editor'
 import { themeViews } from './cell-view'
 import { SheetBar } from './sheet-bar'
+import { SampleWords } from './sheet-cell'
 import { SheetPanel } from './sheet-panel'
 import { SheetTable } from './sheet-table'
 import { Specimen } from './specimen'
@@ -73,43 +74,47 @@ export function ThemeSheet() {
     .filter(({ roles }) => roles.length > 0)
 
   return (
-    <div className="grid h-full grid-cols-[minmax(0,1fr)_300px]">
-      <div className="flex min-h-0 flex-col">
-        <SheetBar
-          shown={shown}
-          onShown={setShown}
-          used={used.size}
-          failing={failing.length}
-          search={search}
-          onSearch={setSearch}
-          specimen={specimen}
-          onSpecimen={setSpecimen}
-        />
-        <SheetTable
-          frame={frame}
-          columns={columns}
-          groups={groups}
-          folded={folded}
-          onFold={(group) =>
-            setFolded(
-              folded.includes(group) ? folded.filter((each) => each !== group) : [...folded, group],
-            )
-          }
-          empty={
-            shown === 'failing' && failing.length === 0
-              ? 'Everything in every theme can be read.'
-              : 'No role answers to that.'
-          }
-        />
-        {specimen && <Specimen frame={frame} onGo={reveal} />}
+    <SampleWords value={frame.name}>
+      <div className="grid h-full grid-cols-[minmax(0,1fr)_300px]">
+        <div className="flex min-h-0 flex-col">
+          <SheetBar
+            shown={shown}
+            onShown={setShown}
+            used={used.size}
+            failing={failing.length}
+            search={search}
+            onSearch={setSearch}
+            specimen={specimen}
+            onSpecimen={setSpecimen}
+          />
+          <SheetTable
+            frame={frame}
+            columns={columns}
+            groups={groups}
+            folded={folded}
+            onFold={(group) =>
+              setFolded(
+                folded.includes(group)
+                  ? folded.filter((each) => each !== group)
+                  : [...folded, group],
+              )
+            }
+            empty={
+              shown === 'failing' && failing.length === 0
+                ? 'Everything in every theme can be read.'
+                : 'No role answers to that.'
+            }
+          />
+          {specimen && <Specimen frame={frame} onGo={reveal} />}
+        </div>
+        <aside
+          aria-label="Chosen cells"
+          aria-busy={told !== frame}
+          className="min-h-0 overflow-y-auto border-l border-edge p-4"
+        >
+          <SheetPanel frame={told} columns={toldColumns} failing={failing} />
+        </aside>
       </div>
-      <aside
-        aria-label="Chosen cells"
-        aria-busy={told !== frame}
-        className="min-h-0 overflow-y-auto border-l border-edge p-4"
-      >
-        <SheetPanel frame={told} columns={toldColumns} failing={failing} />
-      </aside>
-    </div>
+    </SampleWords>
   )
 }

@@ -23,11 +23,6 @@ interface PanProps {
   readonly onOpenChange: (open: boolean) => void
 }
 
-const WIDTH: Readonly<Record<PanSize, string>> = {
-  large: 'w-[92px]',
-  medium: 'w-[84px]',
-  small: 'w-[30px]',
-}
 const PATCH: Readonly<Record<PanSize, string>> = { large: 'h-10', medium: 'h-5', small: 'h-4' }
 
 /** Whether a step of the fan has a colour of its own in place of the computed one. */
@@ -121,7 +116,7 @@ export function Pan(props: PanProps) {
       onFocus={show}
       onBlur={hide}
       onKeyDown={onKeyDown}
-      className={`${WIDTH[size]} touch-none rounded-md text-left ${isDragging ? 'opacity-50' : ''}`}
+      className={`w-full touch-none rounded-md text-left ${isDragging ? 'opacity-50' : ''}`}
     >
       <PanFace slot={slot} size={size} number={number} count={count} />
     </button>

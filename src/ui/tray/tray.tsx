@@ -17,10 +17,11 @@ function sizeFor(count: number): PanSize {
   return count <= 18 ? 'medium' : 'small'
 }
 
+/** Pans grow narrower where the window is: all are in sight beside the studies at 1024 px. */
 const GRID: Readonly<Record<PanSize, string>> = {
-  large: 'grid-rows-1 gap-x-2.5',
-  medium: 'grid-rows-2 gap-x-2 gap-y-1.5',
-  small: 'grid-rows-3 gap-x-0.5 gap-y-1',
+  large: 'grid-rows-1 gap-x-2.5 auto-cols-[minmax(66px,96px)]',
+  medium: 'grid-rows-2 gap-x-2 gap-y-1.5 auto-cols-[minmax(58px,88px)]',
+  small: 'grid-rows-3 gap-x-0.5 gap-y-1 auto-cols-[minmax(25px,34px)]',
 }
 
 /** A new slot is a middle grey, named after it until the person says better. */
@@ -54,7 +55,7 @@ export function Tray() {
   return (
     <section aria-label="Palette" className="flex h-full min-w-0 gap-2.5 px-3.5 pt-2.5 pb-1">
       <div className="min-w-0 overflow-x-auto overflow-y-hidden py-0.5 pr-2 pl-0.5">
-        <ol className={`grid w-max grid-flow-col ${GRID[size]}`}>
+        <ol className={`grid w-full grid-flow-col ${GRID[size]}`}>
           {slots.map((slot, i) => (
             <Pan
               key={slot.id}
