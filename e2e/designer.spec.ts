@@ -5,6 +5,7 @@ import {
   isSaved,
   openPaint,
   openView,
+  setSlot,
   stageFrame,
   undo,
 } from './editor'
@@ -255,4 +256,43 @@ test('the colours inside a snippet are traced to their place, and one is replace
   await expect(first).toContainText('Ink')
   await undo(page)
   await expect(first).toHaveText(told!)
+})
+
+test('what a slot was and did not go along is told beside it, and swept to it', async ({
+  page,
+}) => {
+  await openPaint(page)
+  await setSlot(page, 'spark', '#7a3fa0')
+  const note = page.getByRole('note').filter({ hasText: 'still as Spark was' })
+  await expect(note).toContainText('3 loose uses')
+  await note.getByRole('link').click()
+  await expect(page.getByTestId('pair')).toHaveCount(1)
+  await page.getByRole('button', { name: 'Sweep 3 uses' }).click()
+  await expect(page.getByText('3 uses replaced.')).toBeVisible()
+  // The slot's editor is open still.
+  await page.getByRole('link', { name: 'Paint' }).click()
+  await expect(page.getByLabel('Colour, in any notation', { exact: true })).toBeVisible()
+  await expect(note).toHaveCount(0)
+  // What was begun there is begun once.
+  await page.keyboard.press('Escape')
+  await page.getByRole('link', { name: 'Sweep', exact: true }).click()
+  await expect(page.getByText('Choose a colour on the left')).toBeVisible()
+  await undo(page)
+  await undo(page)
+})
+
+test('an element that decides nothing yet is given a shade of what it inherits', async ({
+  page,
+}) => {
+  await openPaint(page)
+  await clickOnStage(page, button)
+  const trace = page.getByTestId('trace')
+  await trace.getByRole('radio', { name: /^this element/ }).click()
+  await trace.getByRole('button', { name: 'A shade of Spark' }).click()
+  const before = await computedOnStage(page, button, 'background-color')
+  await trace.getByRole('slider', { name: 'Lightness' }).press('ArrowRight')
+  await expect(trace).toContainText(/This main button\s*Spark \+/)
+  await expect.poll(() => computedOnStage(page, button, 'background-color')).not.toBe(before)
+  await isSaved(page)
+  await undo(page)
 })

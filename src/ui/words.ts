@@ -90,7 +90,7 @@ export function problemWords(problem: Problem): string {
     case 'invalid':
       return `Not stored: ${problem.where || 'the request'} was not understood (${problem.what}).`
     case 'database-away':
-      return 'The database does not answer. Your changes stay here and are sent again.'
+      return 'The server does not answer just now. Your changes stay here and are sent again.'
     case 'forbidden':
       return 'You may look at this site, but not change it.'
     case 'not-found':

@@ -28,22 +28,23 @@ interface ColorChooserProps {
   readonly onChoose: (decision: ColorDecision) => void
   readonly label: string
   readonly readsOn?: readonly ReadsOn[]
-  /** The colour that is seen now, where no one decision gives it: what a loose colour begins at. */
-  readonly present?: string
+  /** What is seen now, where nothing is decided here or not one thing: what a shade and a loose colour begin at. */
+  readonly present?: ColorDecision
   /** Called while one of the palette's colours is pointed at or focused, and with nothing when none is. */
   readonly onPoint?: (decision: ColorDecision | undefined) => void
 }
 
 /** The palette and its shades, then any shade, then any colour: the same wherever a colour is set. */
 export function ColorChooser(props: ColorChooserProps) {
-  const { value, onChoose, label, readsOn = [], present = '', onPoint } = props
+  const { value, onChoose, label, readsOn = [], present, onPoint } = props
   const palette = useEditorState((state) => state.docs.frame.palette)
   const [dragged, rest, take] = useResting(onChoose)
   const [palettes, shades] = [useRoving(), useRoving()]
   const shown = dragged ?? value
   const chosen = shown && canonicalJson(shown)
   const slots = slotsInOrder(palette)
-  const slotOf = shown && isBound(shown) ? shown.slot : undefined
+  const begun = shown ?? present
+  const slotOf = begun && isBound(begun) ? begun.slot : undefined
   const [fanned, setFanned] = useState<SlotId>()
   const many = slots.length > MANY
   const color = shown && decisionColor(palette, shown)
@@ -108,14 +109,14 @@ export function ColorChooser(props: ColorChooserProps) {
         collapsible
         defaultValue={shown && !isBound(shown) ? 'loose' : undefined}
       >
-        {shown && isBound(shown) && (
-          <Fold value="shade" title={`A shade of ${slotName(palette, shown.slot)}`}>
-            <ShadeEditor palette={palette} value={shown} onChoose={rest} />
+        {begun && isBound(begun) && (
+          <Fold value="shade" title={`A shade of ${slotName(palette, begun.slot)}`}>
+            <ShadeEditor palette={palette} value={begun} onChoose={rest} />
           </Fold>
         )}
         <Fold value="loose" title="A loose colour">
           <ColorEditor
-            value={shown ? (isBound(shown) ? decisionHex(palette, shown) : shown.value) : present}
+            value={begun ? (isBound(begun) ? decisionHex(palette, begun) : begun.value) : ''}
             onDrag={(text) => rest({ value: text })}
             onCommit={(text) => take({ value: text })}
             readsOn={readsOn}

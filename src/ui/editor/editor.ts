@@ -42,6 +42,7 @@ export function createEditor(site: LoadedSite, firstPage: LoadedPage): Editor {
     width: 'desktop',
     middle: 'page',
     sheetRows: 'used',
+    sweepFrom: [],
     goAlong: true,
     chipNames: false,
     afterDark: false,

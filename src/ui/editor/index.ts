@@ -1,4 +1,5 @@
 export type { SiteClient } from './client'
+export { useDryRun, useInventory } from './asked'
 export { EditorProvider, useEditor, useEditorState } from './context'
 export {
   looksOfSite,

@@ -13,6 +13,7 @@ import type {
   SlotId,
   ThemeId,
 } from '@/core/site'
+import type { InventoryEntry } from '@/core/sweep'
 import type { SiteSync, SyncState } from '@/core/sync'
 import type { FoundColor } from '@/workers/picture.worker'
 import type { SiteClient } from './client'
@@ -119,6 +120,8 @@ export interface ViewState {
   readonly sheetCells?: SheetCells
   /** Which rows of the theme sheet are shown. */
   readonly sheetRows: SheetRows
+  /** Colours that Sweep begins with. */
+  readonly sweepFrom: readonly InventoryEntry[]
   /** A candidate palette that is shown on the stage and not yet applied. */
   readonly trial?: Trial
   /** What the trial would lead to; found once it rests, so for a while of one before it. */

@@ -72,7 +72,14 @@ export function PublishButton() {
               </div>
             </>
           ) : (
-            phase.at === 'ready' && <p>This site has not been published yet.</p>
+            phase.at !== 'failed' && (
+              // Said in one line either way: nothing below moves as the answer comes.
+              <p>
+                {phase.at === 'ready'
+                  ? 'This site has not been published yet.'
+                  : 'Looking at what is published …'}
+              </p>
+            )
           )}
           <Readable onGo={() => setOpen(false)} />
           <p className="text-soft">

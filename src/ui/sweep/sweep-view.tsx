@@ -1,10 +1,18 @@
 'use client'
 
 import { Notice } from '../kit'
-import { useMemo, useRef, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import type { InventoryEntry, SweepRequest } from '@/core/sweep'
-import { stepAndTell, useEditor, useEditorState, usePage, type Editor } from '../editor'
+import {
+  stepAndTell,
+  useDryRun,
+  useEditor,
+  useEditorState,
+  useInventory,
+  usePage,
+  type Editor,
+} from '../editor'
 import { counted, problemWords } from '../words'
 import { completePairs, draftFrom, type PairDraft } from './draft'
 import { HitList } from './hit-list'
@@ -13,15 +21,16 @@ import { PairFilters, type Paints, type Where } from './pair-filters'
 import { PairRow } from './pair-row'
 import { SweepSummary } from './sweep-summary'
 import { allTicked, ticksOf } from './ticks'
-import { useDryRun, useInventory } from './use-asked'
 
 const sameFrom = ({ from }: PairDraft, other: PairDraft) =>
   JSON.stringify({ ...from, within: 0 }) === JSON.stringify({ ...other.from, within: 0 })
 
 /** The pairs that are put together, and what they ask for once they are complete. */
 function usePairs() {
+  const editor = useEditor()
   const pageId = useEditorState((state) => state.pageId)
-  const [pairs, setPairs] = useState<readonly PairDraft[]>([])
+  const begun = useEditorState((state) => state.sweepFrom)
+  const [pairs, setPairs] = useState(() => begun.map((entry, i) => draftFrom(-1 - i, entry)))
   const [where, setWhere] = useState<Where>('site')
   const [paints, setPaints] = useState<readonly Paints[]>([])
   const nextId = useRef(1)
@@ -31,6 +40,8 @@ function usePairs() {
     const scope = where === 'site' ? 'site' : pageId
     return { pairs: complete, scope, ...(paints.length ? { paints: [...paints] } : {}) }
   }, [pairs, where, pageId, paints])
+  // What was begun elsewhere is begun once.
+  useEffect(() => editor.show({ sweepFrom: [] }), [editor])
   const choose = (entry: InventoryEntry) => {
     const draft = draftFrom(nextId.current, entry)
     const known = pairs.find((pair) => sameFrom(pair, draft))

@@ -158,7 +158,7 @@ function ChosenCells({ frame, columns, cells, chosen }: ChosenCellsProps) {
       <ColorChooser
         label={all.length > 1 ? `Set all ${all.length} to` : 'Set it to'}
         value={groups.length === 1 ? groups[0]!.decision : undefined}
-        present={groups[0] && decisionHex(palette, groups[0].decision)}
+        present={groups[0]?.decision}
         onChoose={set}
         onPoint={setPointed}
         readsOn={

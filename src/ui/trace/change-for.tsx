@@ -2,7 +2,6 @@
 
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { writeHex } from '@/core/color'
 import type { Edit } from '@/core/edit'
 import type { Spot, Trace } from '@/core/resolve'
 import { hasFollowers } from '@/core/generate'
@@ -81,7 +80,7 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
           onPoint={setPointed}
           label={`Colour for ${option.label}`}
           value={option.value}
-          present={trace.color && writeHex(trace.color)}
+          present={isColor(trace.paint) ? trace.paint : undefined}
           onChoose={(decision) => run(option.edit!(decision))}
         />
       ) : (

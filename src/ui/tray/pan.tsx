@@ -8,6 +8,7 @@ import { useEditor, useEditorState } from '../editor'
 import { decisionHex, distinctFan } from '../look'
 import { Panel } from '../kit'
 import { counted } from '../words'
+import { LeftBehind } from './left-behind'
 import { moveSlot } from './move-slot'
 import { SlotDuties } from './slot-duties'
 
@@ -138,6 +139,7 @@ export function Pan(props: PanProps) {
         <div className="grid gap-3">
           <SlotEditor slot={slot} />
           <SlotDuties slot={slot} />
+          <LeftBehind slot={slot} />
         </div>
       </Panel>
     </li>

@@ -3,8 +3,8 @@
 import { useEffect, useState } from 'react'
 import type { DryRun, Inventory, Result } from '@/core/payloads'
 import type { SweepRequest } from '@/core/sweep'
-import { useEditor, useEditorState } from '../editor'
 import { problemWords } from '../words'
+import { useEditor, useEditorState } from './context'
 
 interface Asked<T> {
   readonly value?: T
@@ -31,10 +31,10 @@ function useAnswer<T>(ask: (() => Promise<Result<T>>) | undefined, deps: readonl
   return asked
 }
 
-/** All colours in use. */
-export function useInventory(): Asked<Inventory> {
+/** All colours in use; asked where they are wanted. */
+export function useInventory(wanted = true): Asked<Inventory> {
   const { client } = useEditor()
-  return useAnswer(client.inventory, [client])
+  return useAnswer(wanted ? client.inventory : undefined, [client, wanted])
 }
 
 /** What a sweep would do, asked by itself as soon as there is one. */
