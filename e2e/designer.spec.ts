@@ -296,3 +296,25 @@ test('an element that decides nothing yet is given a shade of what it inherits',
   await isSaved(page)
   await undo(page)
 })
+
+test('a slot that is pointed at outlines what shows it, and nothing else', async ({ page }) => {
+  await openPaint(page)
+  await page.locator('[data-slot="spark"]').hover()
+  const outlines = page.locator('.outline-dashed')
+  await expect(outlines.first()).toBeVisible()
+  const boxes = await outlines.evaluateAll((all) =>
+    all.map((each) => {
+      const { x, y } = each.getBoundingClientRect()
+      return { x, y }
+    }),
+  )
+  const isOutlined = async (selector: string) => {
+    const { x, y } = (await stageFrame(page).locator(selector).first().boundingBox())!
+    return boxes.some((box) => Math.abs(box.x - x) < 3 && Math.abs(box.y - y) < 3)
+  }
+  expect(await isOutlined(button)).toBe(true)
+  // Its rule would be Spark, but custom CSS has the last word.
+  expect(await isOutlined('blockquote.quote')).toBe(false)
+  // Its links would be Spark, and it has none.
+  expect(await isOutlined('[data-section="newsletter"] .paragraph')).toBe(false)
+})

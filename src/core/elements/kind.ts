@@ -25,6 +25,8 @@ export interface Facet {
   readonly on?: string
   /** The CSS property, where it is not the usual one for what is painted. */
   readonly property?: 'outline-color'
+  /** Whether an element of some content shows it; every one does where absent. */
+  readonly shows?: (content: Readonly<Record<string, unknown>>) => boolean
 }
 
 /** What an element needs to know to write itself as HTML. */

@@ -22,6 +22,7 @@ export const linkFacet: Facet = {
   part: 'link',
   role: 'link',
   hover: 'linkHover',
+  shows: ({ runs }) => (runs as Runs).some(({ href }) => href),
 }
 
 export const focusFacet: Facet = {

@@ -21,6 +21,7 @@ export {
   coloredIn,
   facetRole,
   facetsOf,
+  isShown,
   styleChain,
   traceFacet,
   type ColoredThing,

@@ -82,6 +82,10 @@ export function facetsOf(element: SiteElement | undefined): readonly Facet[] {
   return element ? kindOf(element.kind).facets : sectionFacets
 }
 
+/** Whether a facet of an element can be seen: a link's colour needs a link in the words. */
+export const isShown = ({ shows }: Facet, element: SiteElement | undefined): boolean =>
+  !shows || !element || shows(element.content as Readonly<Record<string, unknown>>)
+
 /** A thing of a section that has colours of its own, and one of them; the section itself has no element. */
 export interface ColoredThing {
   readonly element?: SiteElement

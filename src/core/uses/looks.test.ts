@@ -1,5 +1,5 @@
 import { demoSites } from '@demo/sites'
-import { facetsOf, spotsOnPage, traceFacet } from '../resolve'
+import { facetsOf, isShown, spotsOnPage, traceFacet } from '../resolve'
 import {
   siteDocs,
   bodyOf,
@@ -20,11 +20,13 @@ function countedOneByOne(): { slots: Record<string, number>; roles: Record<strin
   const roles: Record<string, number> = {}
   const add = (spot: ReturnType<typeof spotsOnPage>[number], element?: SiteElement) => {
     for (const facet of facetsOf(element)) {
+      if (!isShown(facet, element)) continue
       for (const state of ['rest', 'hover'] as const) {
         const trace = traceFacet(spot, element, facet, state)
         const decider = trace.chain[trace.decidedBy]!
         if (decider.state !== state) continue
-        if (trace.slot) slots[trace.slot] = (slots[trace.slot] ?? 0) + 1
+        if (trace.slot && trace.shade?.alpha !== -100)
+          slots[trace.slot] = (slots[trace.slot] ?? 0) + 1
         if (decider.at === 'theme') {
           const key = `${decider.theme}/${decider.role}`
           roles[key] = (roles[key] ?? 0) + 1

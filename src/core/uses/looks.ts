@@ -1,5 +1,5 @@
 import { kindIds, kindOf } from '../elements'
-import { facetsOf, traceFacet, type Spot, type Trace } from '../resolve'
+import { facetsOf, isShown, traceFacet, type Spot, type Trace } from '../resolve'
 import {
   siteDocs,
   canonicalJson,
@@ -23,14 +23,22 @@ export interface Look {
   readonly kind: string
   /** What of the elements decides their colours: nothing of their words; absent for sections themselves. */
   readonly sample?: Pick<SiteElement, 'colors' | 'style'> & { readonly content?: object }
+  /** Facets that cannot be seen in them, by their keys. */
+  readonly hides?: readonly string[]
   /** A fill of its own, of the section that they stand in. */
   readonly fill?: Paint
   readonly count: number
 }
 
 /** Looks that are alike have the same key: the look without its count, as canonical JSON. */
-export const lookKey = ({ theme, kind, sample, fill }: Omit<Look, 'count'>): string =>
-  canonicalJson({ ...(fill ? { fill } : {}), kind, ...(sample ? { sample } : {}), theme })
+export const lookKey = ({ theme, kind, sample, fill, hides }: Omit<Look, 'count'>): string =>
+  canonicalJson({
+    ...(fill ? { fill } : {}),
+    ...(hides ? { hides } : {}),
+    kind,
+    ...(sample ? { sample } : {}),
+    theme,
+  })
 
 /** Looks of several records in one; a negative count takes away. */
 export function mergeLooks(...lists: ReadonlyArray<readonly Look[]>): Look[] {
@@ -68,7 +76,9 @@ function lookOf(element: SiteElement): string {
     ...(words.length ? [`"content":${canonicalJson(content)}`] : []),
     ...(style ? [`"style":${JSON.stringify(style)}`] : []),
   ]
-  const text = `"kind":"${kind}","sample":{${members.join(',')}}`
+  const hides = facetsOf(element).flatMap((facet) => (isShown(facet, element) ? [] : [facet.key]))
+  const hidden = hides.length ? `"hides":${JSON.stringify(hides)},` : ''
+  const text = `${hidden}"kind":"${kind}","sample":{${members.join(',')}}`
   texts.set(element, text)
   return text
 }
@@ -136,12 +146,16 @@ function tracesOf(frame: Frame, group: Look): Trace[] {
   }
   const { sample, kind } = group
   const element = sample && ({ content: {}, ...sample, id: 'sample', kind } as SiteElement)
-  return facetsOf(element).flatMap((facet) => {
+  const shown = facetsOf(element).filter(({ key }) => !group.hides?.includes(key))
+  return shown.flatMap((facet) => {
     const rest = traceFacet(spot, element, facet, 'rest')
     const hover = traceFacet(spot, element, facet, 'hover')
     return hover.chain[hover.decidedBy]!.state === 'hover' ? [rest, hover] : [rest]
   })
 }
+
+/** A shade that is clear shows nothing of its slot, whatever that holds. */
+const isClear = ({ shade }: Trace): boolean => (shade?.alpha ?? 0) <= -100
 
 /** Counts what every slot and role paints, from the looks of frame and pages alone. */
 export function reachOf(frame: Frame, looks: readonly Look[]): Reach {
@@ -152,7 +166,7 @@ export function reachOf(frame: Frame, looks: readonly Look[]): Reach {
     const style = group.sample?.style
     if (style) styles[style] = (styles[style] ?? 0) + group.count
     for (const trace of tracesOf(frame, group)) {
-      if (trace.slot) slots[trace.slot] = (slots[trace.slot] ?? 0) + group.count
+      if (trace.slot && !isClear(trace)) slots[trace.slot] = (slots[trace.slot] ?? 0) + group.count
       const decider = trace.chain[trace.decidedBy]!
       if (decider.at !== 'theme') continue
       const key = `${decider.theme}/${decider.role}`

@@ -75,9 +75,9 @@ export function PublishButton() {
             phase.at !== 'failed' && (
               // Said in one line either way: nothing below moves as the answer comes.
               <p>
-                {phase.at === 'ready'
-                  ? 'This site has not been published yet.'
-                  : 'Looking at what is published …'}
+                {phase.at === 'asking'
+                  ? 'Looking at what is published …'
+                  : 'This site has not been published yet.'}
               </p>
             )
           )}

@@ -1,5 +1,6 @@
 export { hitTest, selectedNode } from './hit-test'
 export { boxOf, type Box } from './outlines'
+export { findOverrule, type Overrule } from './overrule'
 export { previewColor } from './preview-color'
 export { previewTheme } from './preview-theme'
 export { Stage } from './stage'

@@ -34,7 +34,7 @@ export function Outlines({ scale, hover }: OutlinesProps) {
       pointed: hover?.target.isConnected ? boxOf(hover.target) : undefined,
       selected: box(selection),
       drop: box(dropTarget),
-      slot: stage && shownSlot ? boxesOfSlot(stage.document, docs, pageId, shownSlot) : [],
+      slot: stage && shownSlot ? boxesOfSlot(stage, docs, pageId, shownSlot) : [],
     }
   }, [stage, drawing, hover, selection, dropTarget, shownSlot, docs, pageId])
 

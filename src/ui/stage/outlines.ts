@@ -1,8 +1,17 @@
-import { coloredIn, facetsOf, spotsOnPage, traceFacet, type ColoredThing } from '@/core/resolve'
+import {
+  coloredIn,
+  facetsOf,
+  spotsOnPage,
+  traceFacet,
+  type ColoredThing,
+  type Spot,
+} from '@/core/resolve'
 import { bodyOf, type PageId, type SiteDocs, type SlotId } from '@/core/site'
 import { kindOf } from '@/core/elements'
 import type { Selection } from '../editor'
 import { selectedNode } from './hit-test'
+import { isOverruled, partsOf } from './overrule'
+import type { StageAccess } from './stage-access'
 
 export interface Box {
   readonly x: number
@@ -16,22 +25,32 @@ export function boxOf(node: Element): Box {
   return { x: left, y: top, width, height }
 }
 
-/** The boxes of all that a slot colours on this page, at rest or under the pointer. */
-export function boxesOfSlot(stage: Document, docs: SiteDocs, pageId: PageId, slot: SlotId): Box[] {
-  const boxes: Box[] = []
-  for (const spot of spotsOnPage(docs, pageId)) {
-    const { doc, section } = spot
-    const isUsed = ({ element, facet }: ColoredThing) =>
-      (['rest', 'hover'] as const).some(
-        (state) => traceFacet(spot, element, facet, state).slot === slot,
-      )
-    const elements = coloredIn(spot).filter(isUsed)
-    for (const id of new Set(elements.map(({ element }) => element?.id))) {
-      const node = selectedNode(stage, { doc, section: section.id, element: id })
-      if (node) boxes.push(boxOf(node))
-    }
-  }
-  return boxes
+/** What of a thing a slot can be seen in, at rest or under the pointer: nothing that is clear, is not there, or is overruled. */
+function partsWith(stage: StageAccess, spot: Spot, slot: SlotId, thing: ColoredThing) {
+  const { element, facet } = thing
+  const traces = (['rest', 'hover'] as const)
+    .map((state) => traceFacet(spot, element, facet, state))
+    // Under the pointer only what is decided for the pointer counts anew.
+    .filter(({ state, chain, decidedBy }) => chain[decidedBy]!.state === state)
+    .filter((trace) => trace.slot === slot && trace.color?.alpha !== 0)
+  if (traces.length === 0) return []
+  const where = { doc: spot.doc, section: spot.section.id, element: element?.id, facet: facet.key }
+  const node = selectedNode(stage.document, where)
+  const parts = node ? partsOf(node, facet) : []
+  return parts.filter((part) => traces.some((trace) => !isOverruled(stage, part, trace)))
+}
+
+/** The boxes of all that shows a slot on this page. */
+export function boxesOfSlot(
+  stage: StageAccess,
+  docs: SiteDocs,
+  pageId: PageId,
+  slot: SlotId,
+): Box[] {
+  const parts = spotsOnPage(docs, pageId).flatMap((spot) =>
+    coloredIn(spot).flatMap((thing) => partsWith(stage, spot, slot, thing)),
+  )
+  return [...new Set(parts)].map(boxOf)
 }
 
 /** What a selection is, in a few words: `Main button · fill`. */

@@ -9,7 +9,7 @@ import { isColor, slotName, type Paint, type SiteDocs } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Swatch } from '../kit'
 import { decisionHex } from '../look'
-import type { Overrule } from './overrule'
+import type { Overrule } from '../stage'
 
 interface ChainProps {
   readonly trace: Trace

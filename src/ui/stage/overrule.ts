@@ -1,8 +1,10 @@
 import { colorOf, sameColor } from '@/core/color'
-import { cssProperty } from '@/core/elements'
+import { cssProperty, type Facet } from '@/core/elements'
 import type { Trace } from '@/core/resolve'
 import type { Selection } from '../editor'
-import { selectedNode, unpointed, type StageAccess } from '../stage'
+import { selectedNode } from './hit-test'
+import type { StageAccess } from './stage-access'
+import { unpointed } from './stage-document'
 
 /** Custom CSS that has the last word over a decision, as the stage computes it. */
 export interface Overrule {
@@ -19,12 +21,6 @@ function longhand(styles: CSSStyleDeclaration, property: string): string {
   if (property !== 'border-color') return property
   const side = SIDES.find((each) => styles.getPropertyValue(`border-${each}-width`) !== '0px')
   return `border-${side ?? 'top'}-color`
-}
-
-function partOf(stage: StageAccess, selection: Selection, trace: Trace): HTMLElement | null {
-  const node = selectedNode(stage.document, selection)
-  const { part } = trace.facet
-  return part && node ? node.querySelector<HTMLElement>(`.${part}`) : node
 }
 
 /** The last rule of the custom CSS that matches the element and sets the property. */
@@ -44,6 +40,27 @@ function ruleFor(
     .at(-1)
 }
 
+/** What the browser computes at rest for a part, where that is not the colour the core resolves. */
+function otherThan(stage: StageAccess, node: HTMLElement, { facet, color, state }: Trace) {
+  const styles = node.ownerDocument.defaultView?.getComputedStyle(node, facet.pseudo ?? null)
+  if (!styles || !color || state !== 'rest') return undefined
+  const property = longhand(styles, cssProperty(facet))
+  const computed = unpointed(stage.document, () => styles.getPropertyValue(property))
+  const seen = colorOf(computed)
+  return seen && !sameColor(seen, color) ? { computed, property } : undefined
+}
+
+/** The parts of a thing on the stage that a facet paints; none where it has no such part just now. */
+export function partsOf(node: HTMLElement, { part }: Facet): HTMLElement[] {
+  return part ? [...node.querySelectorAll<HTMLElement>(`.${part}`)] : [node]
+}
+
+/** Whether custom CSS has the last word over what was decided for a part. */
+export function isOverruled(stage: StageAccess, node: HTMLElement, trace: Trace): boolean {
+  const other = otherThan(stage, node, trace)
+  return other !== undefined && ruleFor(stage, node, other.property) !== undefined
+}
+
 /**
  * Compares what the core resolves with what the browser computes at rest.
  * They differ only where custom CSS, or a snippet's own style, overrules.
@@ -54,14 +71,11 @@ export function findOverrule(
   trace: Trace,
   customCss: string,
 ): Overrule | undefined {
-  const node = partOf(stage, selection, trace)
-  const view = node?.ownerDocument.defaultView
-  if (!node || !view || !trace.color || trace.state !== 'rest') return undefined
-  const styles = view.getComputedStyle(node, trace.facet.pseudo ?? null)
-  const property = longhand(styles, cssProperty(trace.facet))
-  const computed = unpointed(stage.document, () => styles.getPropertyValue(property))
-  const color = colorOf(computed)
-  if (!color || sameColor(color, trace.color)) return undefined
+  const thing = selectedNode(stage.document, selection)
+  const [node] = thing ? partsOf(thing, trace.facet) : []
+  const other = node && otherThan(stage, node, trace)
+  if (!other) return undefined
+  const { computed, property } = other
   const rule = ruleFor(stage, node, property)
   if (!rule) return { computed }
   const at = customCss.indexOf(rule.selectorText)
