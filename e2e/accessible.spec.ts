@@ -161,9 +161,19 @@ for (const scheme of ['light', 'dark'] as const) {
       }
     })
 
-    test('shelf', async ({ page }) => {
+    test('shelf, its menus and dialogs', async ({ page }) => {
       await page.goto('/')
       expect(await violations(page)).toEqual([])
+      const menu = page.getByRole('button', { name: /^What to do with Ferrybank/ })
+      for (const deed of ['', 'Rename …', 'Begin another from it …', 'Remove …']) {
+        await menu.click()
+        await page.getByRole('menu').waitFor()
+        if (deed) await page.getByRole('menuitem', { name: deed }).click()
+        await page.getByRole(deed ? 'dialog' : 'menu').waitFor()
+        expect({ deed, found: await violations(page, layers) }).toEqual({ deed, found: [] })
+        await page.keyboard.press('Escape')
+        await expect(page.locator(layers)).toHaveCount(0)
+      }
     })
   })
 }

@@ -20,7 +20,7 @@ import {
   quiet,
   row,
   wordmark,
-} from '../build'
+} from '@/core/designs/write'
 import { palette, theme, themeSet } from '../build-frame'
 
 const slots = [

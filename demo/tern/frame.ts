@@ -1,5 +1,5 @@
 import { frameSchema, frameVersion, type Frame } from '@/core/site'
-import { body, column, embed, fine, nav, quiet, wordmark } from '../build'
+import { body, column, embed, fine, nav, quiet, wordmark } from '@/core/designs/write'
 import { palette, theme, themeSet } from '../build-frame'
 import { chatSnippet, customCss } from './mess'
 

@@ -18,7 +18,7 @@ import {
   quiet,
   quote,
   row,
-} from '../build'
+} from '@/core/designs/write'
 
 export const home = page(
   'home',

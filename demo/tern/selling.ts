@@ -15,7 +15,7 @@ import {
   prices,
   quiet,
   row,
-} from '../build'
+} from '@/core/designs/write'
 
 export const workshops = page('workshops', 'Workshops', 'Dates, prices and what to bring.', [
   {

@@ -18,7 +18,7 @@ import {
   picture,
   quote,
   row,
-} from '../build'
+} from '@/core/designs/write'
 import { checkoutSnippet } from './mess'
 
 export const journal = page(

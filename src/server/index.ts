@@ -14,6 +14,9 @@ export { beginJob, cancelJob, jobSoon, packedSite, stepOrJob } from './jobs'
 export { closeStreams, liveStream, tellPresent } from './live'
 export { publicationOf, publishedFile } from './publishing'
 export {
+  beginSite,
+  carryOutDeed,
+  homePicture,
   listPages,
   listPictures,
   listSites,

@@ -113,6 +113,8 @@ export function problemWords(problem: Problem): string {
       return 'Every slot of this palette is empty, so there is nothing to carry over.'
     case 'own-site':
       return 'A palette is carried to another site; this is its own.'
+    case 'other-name':
+      return 'Not removed: that is not its name. Type the name of the site as it stands on the shelf.'
     case 'publication-gone':
       return 'What was published is no longer in its folder. Publish again.'
     case 'storage':

@@ -23,6 +23,7 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   'plan-gone': 410,
   'nothing-to-copy': 422,
   'own-site': 422,
+  'other-name': 422,
   'not-published': 404,
   'publication-gone': 410,
   storage: 507,

@@ -23,7 +23,7 @@ import {
   renamePage,
 } from './record-edits'
 import { setBlend, setSectionTheme, setSectionThemes } from './section-edits'
-import { setCustomCss } from './site-edits'
+import { renameSite, setCustomCss } from './site-edits'
 import { dropStudy, keepStudy, setSlots } from './study-edits'
 import { addTheme, orderThemes, renameTheme, setCells, setEdition, setRole } from './theme-edits'
 import type { EditKind } from './edit'
@@ -54,6 +54,7 @@ export const editKinds = {
   setSectionColor,
   setStyleColor,
   setCustomCss,
+  renameSite,
   addPage,
   movePage,
   renamePage,

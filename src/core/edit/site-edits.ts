@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { deepestCss, staysInside, surveyCss } from '../css'
-import { mostCustomCss, plainText } from '../site'
+import { mostCustomCss, plainText, typedName } from '../site'
 import { defineEdit } from './edit'
 
 const setCustomCssCommand = z.strictObject({
@@ -18,4 +18,16 @@ export const setCustomCss = defineEdit<z.infer<typeof setCustomCssCommand>>({
     frame.customCss = css
   },
   describe: () => 'Custom CSS changed',
+})
+
+const renameSiteCommand = z.strictObject({ type: z.literal('renameSite'), name: typedName })
+
+/** Gives the site another name: on the shelf, and in the titles of its pages. */
+export const renameSite = defineEdit<z.infer<typeof renameSiteCommand>>({
+  type: 'renameSite',
+  schema: renameSiteCommand,
+  apply({ frame }, { name }) {
+    frame.name = name
+  },
+  describe: ({ name }, { frame }) => `Site ${frame.name} renamed ${name}`,
 })

@@ -1,6 +1,7 @@
 export * from './payloads'
 export { done, refused, type Problem, type Result } from './problem'
 export {
+  beginRequest,
   checkpointRequest,
   copyPaletteRequest,
   dryRunRequest,
@@ -11,6 +12,9 @@ export {
   revokeRequest,
   saveRequest,
   shareRequest,
+  shelfDeed,
   stepRequest,
   wideRequest,
+  type BeginRequest,
+  type ShelfDeed,
 } from './requests'

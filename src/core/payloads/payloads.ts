@@ -32,18 +32,26 @@ export interface PageWindow {
   readonly pages: readonly PageBandsEntry[]
 }
 
-export interface SiteEntry {
-  readonly id: string
-  readonly name: string
-  readonly frame: Frame
+/** What is told of a site where it can be read. */
+export interface SiteInShort {
+  readonly revision: number
   readonly pageCount: number
-  /** The first pages, in small. */
-  readonly pages: readonly PageBandsEntry[]
+  readonly themeCount: number
+  /** The colours of its slots as hex codes, in order; null where one is empty. */
+  readonly colors: ReadonlyArray<string | null>
 }
 
 /** A site on the shelf; one whose stored form cannot be read is told by its name alone. */
-export type ShelfEntry =
-  SiteEntry | { readonly id: string; readonly name: string; readonly unreadable: true }
+export interface ShelfEntry {
+  readonly id: string
+  readonly name: string
+  /** When it was changed last, or begun; ISO 8601. */
+  readonly changedAt: string
+  readonly place: 'shelf' | 'away' | 'removed'
+  /** Days until it is gone for good, where it was removed. */
+  readonly daysLeft?: number
+  readonly site: SiteInShort | 'unreadable'
+}
 
 /** All that the editor needs to start, but for the pages themselves. */
 export interface LoadedSite {

@@ -19,6 +19,8 @@ export type Problem =
   | { readonly code: 'plan-gone' }
   | { readonly code: 'nothing-to-copy' }
   | { readonly code: 'own-site' }
+  /** A site is removed by its name, and another one was given. */
+  | { readonly code: 'other-name' }
   | { readonly code: 'not-published' }
   /** What was published is no longer where it was put. */
   | { readonly code: 'publication-gone' }

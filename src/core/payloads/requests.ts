@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { editSchema } from '../edit'
-import { pageId, typedName } from '../site'
+import { colorText, pageId, typedName } from '../site'
 import { sweepRequest } from '../sweep'
 import { wideIntent } from '../wide'
 
@@ -42,6 +42,26 @@ export const rhythmRequest = z.strictObject({
   shown: z.array(pageId).max(200),
 })
 export const dryRunRequest = z.strictObject({ sweep: sweepRequest })
+/** Begins a site: empty, perhaps around a colour, or as a copy of another one. */
+export const beginRequest = z.strictObject({
+  name: typedName,
+  from: z.union([
+    z.strictObject({ design: z.literal('empty'), color: colorText.optional() }),
+    z.strictObject({ site: z.string().max(80) }),
+  ]),
+})
+export type BeginRequest = z.infer<typeof beginRequest>
+
+/** What is done to a site’s place on the shelf. */
+export const shelfDeed = z.discriminatedUnion('deed', [
+  z.strictObject({ deed: z.literal('rename'), clientId: z.uuid(), name: typedName }),
+  z.strictObject({ deed: z.literal('put-away') }),
+  z.strictObject({ deed: z.literal('put-back') }),
+  z.strictObject({ deed: z.literal('remove'), name: z.string().max(200) }),
+  z.strictObject({ deed: z.literal('bring-back') }),
+])
+export type ShelfDeed = z.infer<typeof shelfDeed>
+
 export const shareRequest = z.strictObject({ base: revision })
 export const revokeRequest = z.strictObject({ share: z.string().max(80) })
 export const copyPaletteRequest = z.strictObject({ to: z.string().max(80) })

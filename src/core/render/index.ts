@@ -5,6 +5,7 @@ export { pageFace, pageFiles, renderSite, sharedFiles, type PagePaths } from './
 export { fontsOf, siteFonts } from './fonts'
 export {
   pagePolicy,
+  renderAlone,
   renderDocument,
   renderPageCss,
   renderSections,

@@ -18,7 +18,7 @@ import {
 import { fontCss, kindsCss, settingsCss } from './base-css'
 import { roleProperty, writeRules, type CssRule } from './css-names'
 import { overrideRules } from './facet-css'
-import { paletteCss } from './palette-css'
+import { paletteCss, shadesOnPages } from './palette-css'
 import { themesCss } from './theme-css'
 
 /** Where things lie, seen from the page that is written. */
@@ -208,6 +208,32 @@ export function renderPageCss(docs: SiteDocs, page: PageId, where: Whereabouts):
 /** Nothing on a page may run or come from elsewhere. */
 export const pagePolicy =
   "default-src 'none'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; form-action 'none'; base-uri 'none'"
+
+/** What could end a stylesheet inside of a page is written otherwise; CSS reads it the same. */
+const withinStyle = (css: string) => css.replaceAll('</', '<\\/')
+
+/** A page of a site in one text, with its stylesheets in it: what lies elsewhere comes from the editor's server. */
+export function renderAlone(docs: SiteDocs, page: Page, where: Whereabouts): string {
+  const css = {
+    ...renderSiteCss(docs.frame, shadesOnPages([page]), where),
+    page: renderPageCss(docs, page.id, where),
+  }
+  const order = [
+    'fonts',
+    'palette',
+    'settings',
+    'themes',
+    'kinds',
+    'styles',
+    'page',
+    'custom',
+  ] as const
+  const styles = order.map((layer) => tag('style', {}, withinStyle(css[layer])))
+  return renderDocument(docs, page, where, []).replace(
+    '</head>',
+    () => `${styles.join('\n')}\n</head>`,
+  )
+}
 
 /** A whole page that stands by itself. */
 export function renderDocument(

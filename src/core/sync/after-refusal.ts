@@ -34,6 +34,7 @@ export const afterRefusal: Readonly<Record<Problem['code'], AfterRefusal>> = {
   'nothing-to-sweep': 'split',
   'nothing-to-copy': 'split',
   'own-site': 'split',
+  'other-name': 'split',
   'not-published': 'split',
   'publication-gone': 'split',
 }

@@ -16,6 +16,9 @@ async function allowed(
   return deeds.includes(deed) ? done(site) : refused({ code: 'forbidden' })
 }
 
+/** A site that was removed is one that is not there. */
+const unlessRemoved = (site: SiteRow | null) => (site?.removedAt ? null : site)
+
 /** Finds a site for a deed: the row, or why not. */
 export async function siteFor(
   actor: Actor,
@@ -25,7 +28,7 @@ export async function siteFor(
 ): Promise<Result<SiteRow>> {
   if (textFault(siteId)) return refused({ code: 'not-found' })
   const site = await models().Site.findByPk(siteId, { transaction })
-  return allowed(actor, deed, site, transaction)
+  return allowed(actor, deed, unlessRemoved(site), transaction)
 }
 
 /** The same for a change, with the row locked. */
@@ -38,5 +41,18 @@ export async function lockedSiteFor(
   // Its key stays as it is: whoever only refers to the site from another connection need not wait.
   const lock = transaction.LOCK.NO_KEY_UPDATE
   const site = await models().Site.findByPk(siteId, { transaction, lock })
-  return allowed(actor, 'edit', site, transaction)
+  return allowed(actor, 'edit', unlessRemoved(site), transaction)
+}
+
+/** The same for what is done to its place on the shelf, where a site that was removed is found too. */
+export async function shelvedSiteFor(
+  actor: Actor,
+  deed: Deed,
+  siteId: string,
+  transaction: Transaction,
+): Promise<Result<SiteRow>> {
+  if (textFault(siteId)) return refused({ code: 'not-found' })
+  const lock = transaction.LOCK.NO_KEY_UPDATE
+  const site = await models().Site.findByPk(siteId, { transaction, lock })
+  return allowed(actor, deed, site, transaction)
 }

@@ -6,10 +6,11 @@ export interface Actor {
   readonly userId: string
 }
 
-export type Deed = 'read' | 'edit' | 'publish'
+/** `own` is to remove a site and to bring it back. */
+export type Deed = 'read' | 'edit' | 'publish' | 'own'
 
 const MAY: Readonly<Record<MemberRole, readonly Deed[]>> = {
-  owner: ['read', 'edit', 'publish'],
+  owner: ['read', 'edit', 'publish', 'own'],
   designer: ['read', 'edit', 'publish'],
   reader: ['read'],
 }
@@ -22,6 +23,17 @@ export async function roleIn(
   const where = { workspaceId, userId: actor.userId }
   const member = await models().Member.findOne({ where, transaction })
   return member?.role
+}
+
+/** The workspace in which an actor may begin a site: the one that is asked for, or the first; none where they may not. */
+export async function mayBegin(
+  actor: Actor,
+  wanted: string | undefined,
+  transaction: Transaction,
+): Promise<string | undefined> {
+  const where = { userId: actor.userId, ...(wanted === undefined ? {} : { workspaceId: wanted }) }
+  const members = await models().Member.findAll({ where, order: ['workspaceId'], transaction })
+  return members.find(({ role }) => MAY[role].includes('edit'))?.workspaceId
 }
 
 /**

@@ -35,6 +35,10 @@ export class SiteRow extends Row<SiteRow> {
   declare name: string
   declare position: number
   declare revision: number
+  /** Put away: not on the shelf, and otherwise as before. */
+  declare archivedAt: CreationOptional<Date | null>
+  /** Removed: nobody finds it, and once the grace is over it is gone for good. */
+  declare removedAt: CreationOptional<Date | null>
 }
 
 /**
@@ -103,6 +107,8 @@ function initialize(sequelize: Sequelize): void {
       name: text,
       position: whole,
       revision: whole,
+      archivedAt: DataTypes.DATE,
+      removedAt: DataTypes.DATE,
     },
     options('sites'),
   )

@@ -6,6 +6,7 @@ import * as shares from './002-shares'
 import * as records from './003-records'
 import * as siteLooks from './004-site-looks'
 import * as exchangesAndShapes from './005-exchanges-and-shapes'
+import * as shelf from './006-shelf'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -19,6 +20,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '003-records': records,
   '004-site-looks': siteLooks,
   '005-exchanges-and-shapes': exchangesAndShapes,
+  '006-shelf': shelf,
 }
 
 export const migrationNames = Object.keys(migrations)

@@ -35,7 +35,12 @@ test('a database of the version before comes up with everything that was in it',
     'select id from pages where site_id = $1 order by position',
     [site],
   )
-  expect(await migrate()).toEqual(['003-records', '004-site-looks', '005-exchanges-and-shapes'])
+  expect(await migrate()).toEqual([
+    '003-records',
+    '004-site-looks',
+    '005-exchanges-and-shapes',
+    '006-shelf',
+  ])
   expect(await bringUpToDate()).toBeGreaterThan(10)
   const docs = await loadWhole(site)
   expect(stateText({ ...docs, frame: before[0]!.frame } as never)).toBe(stateText(docs))

@@ -46,7 +46,11 @@ export async function sitesToCarryTo(actor: Actor, fromId: string): Promise<Resu
   const { Member, Site } = models()
   const workspaces = await Member.findAll({ where: { userId: actor.userId } })
   const rows = await Site.findAll({
-    where: { workspaceId: workspaces.map(({ workspaceId }) => workspaceId) },
+    where: {
+      workspaceId: workspaces.map(({ workspaceId }) => workspaceId),
+      archivedAt: null,
+      removedAt: null,
+    },
     attributes: ['id', 'name', 'workspaceId'],
     order: ['position'],
   })

@@ -111,7 +111,8 @@ export async function publishedFile(siteId: string, name: string): Promise<Uint8
   if (textFault([siteId, name])) return undefined
   const wanted = name === '' ? 'index.html' : name
   const [file] = await select<{ hash: string }>(
-    'select hash from publication_files where site_id = $1 and name = $2',
+    `select f.hash from publication_files f join sites s on s.id = f.site_id
+     where f.site_id = $1 and f.name = $2 and s.removed_at is null`,
     [siteId, wanted],
   )
   return file && fileStore().get(file.hash)

@@ -20,5 +20,5 @@ export {
   type RecordWrite,
 } from './store'
 export { keepSnapshot, keepStates, snapshotStates } from './snapshots'
-export { keepTidyAway, tidyUp } from './tidy'
+export { daysOfGrace, keepTidyAway, tidyUp } from './tidy'
 export { bringUpToDate, rebuildIndex } from './bring-up-to-date'

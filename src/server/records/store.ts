@@ -2,6 +2,7 @@ import type { Transaction } from 'sequelize'
 import {
   isCanonical,
   type Font,
+  type Frame,
   type Page,
   type Picture,
   type RecordKind,
@@ -151,6 +152,18 @@ export function putContents(
   return insertLong('contents', contentColumns, byHash, transaction, young)
 }
 
+/** A site is listed by the name that its frame gives it. */
+async function keepName(
+  siteId: string,
+  writes: readonly ReadyWrite[],
+  transaction: Transaction,
+): Promise<void> {
+  const frame = writes.find(({ kind }) => kind === 'frame')
+  if (!frame) return
+  const { name } = frame.record as Frame
+  await tell('update sites set name = $2 where id = $1 and name <> $2', [siteId, name], transaction)
+}
+
 /** Puts records in place, with their contents and what is kept beside them, all in sets. */
 export async function putRecords(
   siteId: string,
@@ -160,6 +173,7 @@ export async function putRecords(
 ): Promise<void> {
   if (writes.length === 0) return
   await putContents(siteId, writes, transaction)
+  await keepName(siteId, writes, transaction)
   const before = await numbersOf(siteId, writes, transaction)
   await insertRows(
     'records',

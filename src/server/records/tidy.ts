@@ -31,6 +31,13 @@ async function tidyStaged(): Promise<void> {
   }
 }
 
+/** How long a site that was removed can be brought back, in days. */
+export const daysOfGrace = 30
+
+/** Sites whose grace is over, with all that is theirs. */
+const tidySites = () =>
+  tell(`delete from sites where removed_at < now() - interval '${daysOfGrace} days'`, [])
+
 /** Looks that nothing on their site has any more. */
 const tidyLooks = () => tell('delete from site_looks where count = 0', [])
 
@@ -95,6 +102,7 @@ async function tidyTraces(): Promise<void> {
 /** Takes away what nothing can reach any more: contents, files, rests of killed work. */
 export async function tidyUp(): Promise<{ readonly contents: number; readonly files: number }> {
   await tidyStaged()
+  await tidySites()
   await tidyLooks()
   await tidyTraces()
   return { contents: await tidyContents(), files: await tidyFiles() }

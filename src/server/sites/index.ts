@@ -1,5 +1,7 @@
 export { createSite, type NewSite } from './create'
 export { siteCounts } from './counts'
-export { listSites, loadPage, loadSite, openSite } from './load'
+export { beginSite } from './begin'
+export { carryOutDeed } from './shelf'
+export { homePicture, listSites, loadPage, loadSite, openSite } from './load'
 export { listPages, pageBeside } from './pages'
 export { listPictures, picturesShownIn, readPicture, type PictureFile } from './pictures'

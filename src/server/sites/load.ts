@@ -7,42 +7,96 @@ import {
   type Result,
   type ShelfEntry,
 } from '@/core/payloads'
-import { isUnreadable, textFault, type Page } from '@/core/site'
+import { writeHex } from '@/core/color'
+import { renderAlone } from '@/core/render'
+import { slotColor } from '@/core/resolve'
+import { isUnreadable, siteDocs, slotsInOrder, textFault, type Page } from '@/core/site'
 import { sharedReading, siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
-import { models } from '../database/models'
+import { select } from '../database/sets'
 import { standing } from '../edits/standing'
-import { loadFrame, loadRecords } from '../records'
+import { daysOfGrace, loadFrame, loadRecords } from '../records'
 import { countPages, pageWindow } from './pages'
 import { picturesShownIn } from './pictures'
 import { siteLooks } from '../uses/looks'
 
-/** Pages of a site that the shelf shows. */
-const FIRST = 7
+interface Shelved {
+  readonly id: string
+  readonly name: string
+  readonly revision: number
+  readonly place: ShelfEntry['place']
+  readonly changed_at: Date
+  readonly days_left: number | null
+}
 
-/** All sites that the actor may see; one that cannot be read is told, and takes no other with it. */
+async function inShort(
+  { id, revision }: Shelved,
+  transaction: Transaction,
+): Promise<ShelfEntry['site']> {
+  try {
+    const { palette, themes } = await loadFrame(id, transaction)
+    return {
+      revision,
+      pageCount: await countPages(id, transaction),
+      themeCount: themes.order.length,
+      colors: slotsInOrder(palette).map((slot) =>
+        slot.value === null ? null : writeHex(slotColor(palette, slot.id)),
+      ),
+    }
+  } catch (error) {
+    if (!isUnreadable(error)) throw error
+    return 'unreadable'
+  }
+}
+
+/**
+ * All sites that the actor may see, last changed first, those that were put away
+ * or removed too; one that cannot be read is told, and takes no other with it.
+ */
 export function listSites(actor: Actor): Promise<ShelfEntry[]> {
   return atOneMoment(async (transaction) => {
-    const { Member, Site } = models()
-    const workspaces = await Member.findAll({ where: { userId: actor.userId }, transaction })
-    const rows = await Site.findAll({
-      where: { workspaceId: workspaces.map(({ workspaceId }) => workspaceId) },
-      order: ['position'],
+    const rows = await select<Shelved>(
+      `select s.id, s.name, s.revision,
+         case when s.removed_at is not null then 'removed'
+           when s.archived_at is not null then 'away' else 'shelf' end as place,
+         greatest(s.created_at, (select max(e.created_at) from edits e where e.site_id = s.id))
+           as changed_at,
+         ceil(extract(epoch from s.removed_at + interval '${daysOfGrace} days' - now()) / 86400)::int
+           as days_left
+       from sites s join members m on m.workspace_id = s.workspace_id and m.user_id = $1
+       order by changed_at desc, s.position`,
+      [actor.userId],
       transaction,
-    })
+    )
     const entries: ShelfEntry[] = []
-    for (const { id, name } of rows) {
-      try {
-        const frame = await loadFrame(id, transaction)
-        const pages = await pageWindow(id, 0, FIRST, transaction)
-        const pageCount = await countPages(id, transaction)
-        entries.push({ id, name, frame, pageCount, pages })
-      } catch (error) {
-        if (!isUnreadable(error)) throw error
-        entries.push({ id, name, unreadable: true })
-      }
+    for (const row of rows) {
+      const { id, name, place, changed_at: changed, days_left: days } = row
+      const site = await inShort(row, transaction)
+      const left = days === null ? {} : { daysLeft: Math.max(0, days) }
+      entries.push({ id, name, place, changedAt: changed.toISOString(), ...left, site })
     }
     return entries
+  })
+}
+
+/** The first page of a site as it looks now, to stand by itself in small: nothing in it runs. */
+export function homePicture(actor: Actor, siteId: string): Promise<Result<string>> {
+  return atOneMoment(async (transaction) => {
+    const found = await siteFor(actor, 'read', siteId, transaction)
+    if (!found.ok) return found
+    const frame = await loadFrame(siteId, transaction)
+    const [first] = await pageWindow(siteId, 0, 1, transaction)
+    const page = first && (await pageOf(siteId, first.id, transaction))
+    if (!page) return refused({ code: 'not-found' })
+    const pictures = await picturesShownIn(siteId, [frame, page], transaction)
+    return done(
+      renderAlone(siteDocs(frame, [page], Object.values(pictures)), page, {
+        pictures,
+        assetUrl: (asset) => `/files/${siteId}/${asset}`,
+        fontUrl: (file) => `/fonts/${file}`,
+        link: () => '#',
+      }),
+    )
   })
 }
 

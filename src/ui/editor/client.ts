@@ -1,5 +1,4 @@
 import {
-  refused,
   type ChangesSince,
   type CheckpointEntry,
   type DryRun,
@@ -12,10 +11,8 @@ import {
   type NamedSections,
   type PageEntry,
   type PageWindow,
-  type Problem,
   type ProposedRhythms,
   type Publication,
-  type Result,
   type Saved,
   type ShareEntry,
   type SiteCounts,
@@ -27,31 +24,7 @@ import {
 import type { PageId, Picture } from '@/core/site'
 import type { SweepRequest } from '@/core/sweep'
 import type { SiteTransport } from '@/core/sync'
-
-/** A server that cannot be reached counts as a database that is away: keep, wait, send again. */
-async function callAt<T>(address: string, path: string, body?: unknown): Promise<Result<T>> {
-  let response: Response
-  try {
-    response = await fetch(`${address}/api/sites/${path}`, {
-      method: body === undefined ? 'GET' : 'POST',
-      cache: 'no-store',
-      ...(body === undefined
-        ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-    })
-  } catch {
-    return refused({ code: 'database-away' })
-  }
-  try {
-    const json: unknown = await response.json()
-    if (response.ok) return { ok: true, value: json as T }
-    return refused((json as { problem: Problem }).problem)
-  } catch {
-    // An answer that is not ours: something before the server speaks for it while it is away.
-    if (response.status === 408) return refused({ code: 'too-slow' })
-    return refused({ code: response.status >= 500 ? 'database-away' : 'unexpected' })
-  }
-}
+import { callAt } from '../call'
 
 const call = <T>(path: string, body?: unknown) => callAt<T>('', path, body)
 

@@ -2,7 +2,7 @@
 
 import { X } from 'lucide-react'
 import { Dialog as Radix } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { useRef, type ReactNode } from 'react'
 import { IconButton } from './button'
 
 interface DialogProps {
@@ -12,13 +12,32 @@ interface DialogProps {
   readonly children: ReactNode
 }
 
+/** What is marked to come first is focused as a dialog opens; focus goes back to where it was as it closes. */
+function useFocus() {
+  const before = useRef<Element>(null)
+  const onOpenAutoFocus = (event: Event) => {
+    before.current = document.activeElement
+    const first = (event.currentTarget as HTMLElement).querySelector<HTMLElement>('[data-first]')
+    if (!first) return
+    event.preventDefault()
+    first.focus()
+  }
+  const onCloseAutoFocus = (event: Event) => {
+    event.preventDefault()
+    if (before.current instanceof HTMLElement && before.current.isConnected) before.current.focus()
+  }
+  return { onOpenAutoFocus, onCloseAutoFocus }
+}
+
 export function Dialog({ open, onOpenChange, title, children }: DialogProps) {
+  const focus = useFocus()
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/35" />
         <Radix.Content
           aria-describedby={undefined}
+          {...focus}
           className="fixed top-1/2 left-1/2 z-50 max-h-[85vh] w-[460px] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg border border-edge bg-raised p-5 shadow-xl"
         >
           <div className="mb-3 flex items-center justify-between">

@@ -1,4 +1,4 @@
-import type { ContentOf, KindId } from '@/core/elements'
+import type { ContentOf, KindId } from '../elements'
 import {
   pageSchema,
   pageVersion,
@@ -6,9 +6,9 @@ import {
   type FacetColors,
   type Page,
   type Section,
-} from '@/core/site'
+} from '../site'
 
-/** Small words to write demo pages with; ids are given as the page is put together. */
+/** Small words to write pages with; ids are given as the page is put together. */
 export interface Draft {
   readonly kind: KindId
   readonly content: unknown

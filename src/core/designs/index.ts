@@ -1,0 +1,1 @@
+export { emptySite } from './empty'
