@@ -89,6 +89,8 @@ const situations: ReadonlyArray<readonly [View, Door?]> = [
 const dialogs: ReadonlyArray<readonly [string, View, Door]> = [
   ['Keys', '', (page) => page.keyboard.press('?')],
   ['Publish', '', press('Publish')],
+  ['Add a page', '', press(/^Page: /, 'Add a page …')],
+  ['The page Home', '', press(/^Page: /, 'Title and address …')],
   ['Take the palette along', '', press('The palette as a whole', 'Export, carry, share …')],
   ['Tints and shades', '', press('The palette as a whole', 'Tints and shades …')],
   ['Remove Spark', '', slot('Remove …')],

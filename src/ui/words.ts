@@ -29,6 +29,7 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'page-gone': 'the page is no longer there',
   'page-taken': 'a page with that id is there already',
   'path-taken': 'another page has that file name already',
+  'home-address': 'the home page stands at the address of the site itself',
   'home-page': 'the home page stays, for every site has one',
   'picture-gone': 'the picture is no longer there',
   'picture-taken': 'a picture with that id is there already',

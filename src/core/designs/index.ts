@@ -1,1 +1,2 @@
 export { emptySite } from './empty'
+export { emptyPage, orderAfter, pageLike, type PageSeat } from './new-page'

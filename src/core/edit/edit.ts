@@ -20,6 +20,7 @@ export type EditProblem =
   | 'page-taken'
   | 'path-taken'
   | 'home-page'
+  | 'home-address'
   | 'picture-gone'
   | 'picture-taken'
   | 'font-gone'

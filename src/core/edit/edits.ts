@@ -21,6 +21,7 @@ import {
   removePage,
   removePicture,
   renamePage,
+  setPage,
 } from './record-edits'
 import { setBlend, setSectionTheme, setSectionThemes } from './section-edits'
 import { renameSite, setCustomCss } from './site-edits'
@@ -58,6 +59,7 @@ export const editKinds = {
   addPage,
   movePage,
   renamePage,
+  setPage,
   removePage,
   addPicture,
   describePicture,

@@ -5,6 +5,7 @@ import {
   homePath,
   orderKey,
   pageId,
+  pagePath,
   pageSchema,
   pictureId,
   pictureSchema,
@@ -69,6 +70,38 @@ export const renamePage = defineEdit<z.infer<typeof renamePageCommand>>({
   },
   describe: ({ page, title }, docs) =>
     `Page ${docs.pages[page]?.title ?? page} renamed to ${title}`,
+})
+
+const setPageCommand = z.strictObject({
+  type: z.literal('setPage'),
+  page: pageId,
+  title: typedName.optional(),
+  path: pagePath.optional(),
+  description: plainText(400).optional(),
+})
+
+/** Says what a page is called, where it lies and what it is about; links to it follow, for they name it by its id. */
+export const setPage = defineEdit<z.infer<typeof setPageCommand>>({
+  type: 'setPage',
+  schema: setPageCommand,
+  needs: ({ page }) => pagesIn([page]),
+  apply({ pages }, { page: id, title, path, description }) {
+    const page = pages[id]
+    if (!page) return 'page-gone'
+    if (path !== undefined && path !== page.path) {
+      if (page.path === homePath) return 'home-address'
+      const isTaken = Object.values(pages).some((each) => each.path === path)
+      if (isTaken) return 'path-taken'
+      page.path = path
+    }
+    if (title !== undefined) page.title = title
+    if (description !== undefined) page.description = description
+  },
+  describe: ({ page, title, path }, docs) => {
+    const name = docs.pages[page]?.title ?? page
+    if (title !== undefined && title !== name) return `Page ${name} renamed to ${title}`
+    return path === undefined ? `Page ${name} described anew` : `Page ${name} at ${path}`
+  },
 })
 
 const removePageCommand = z.strictObject({ type: z.literal('removePage'), page: pageId })

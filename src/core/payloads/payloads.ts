@@ -17,6 +17,8 @@ export interface PageEntry {
   readonly id: PageId
   readonly title: string
   readonly path: string
+  /** Where it stands among the pages; compared by code units. */
+  readonly order: string
 }
 
 /** A page as its miniature needs it. */

@@ -1,6 +1,6 @@
 import { isSame } from '../changes'
 import type { Landed } from '../payloads'
-import { applyRecordChanges, recordAt, type RecordChange, type SiteDocs } from '../site'
+import { applyRecordChanges, recordAt, recordKey, type RecordChange, type SiteDocs } from '../site'
 import type { Laid } from './replay'
 
 /** What became of the stored state when edits landed on it. */
@@ -31,9 +31,32 @@ function isComplete(docs: SiteDocs, { others }: Landed): boolean {
 const comes = ({ changes: [first] }: RecordChange) =>
   !!first && first.path.length === 0 && !('at' in first) && first.from === undefined
 
-/** Of changed records, those that are at hand; what comes new is taken in, but for pages, which nobody looks at yet. */
-const atHand = (docs: SiteDocs, { records }: Landed) =>
-  records.filter((ref) => recordAt(docs, ref) !== undefined || (ref.kind !== 'page' && comes(ref)))
+const goes = ({ changes: [first] }: RecordChange) =>
+  !!first && first.path.length === 0 && !('at' in first) && first.to === undefined
+
+/** Of changed records, those that are at hand; what comes new is taken in, but for pages of others, which nobody looks at yet. */
+const atHand = (docs: SiteDocs, { records }: Landed, isOwn: boolean) =>
+  records.filter(
+    (ref) => recordAt(docs, ref) !== undefined || ((isOwn || ref.kind !== 'page') && comes(ref)),
+  )
+
+/** Whether there are more or fewer pages after an entry. */
+const countsPages = ({ records }: Landed) =>
+  records.some((ref) => ref.kind === 'page' && (comes(ref) || goes(ref)))
+
+/** Whether an entry is an edit of ours, and did what it did here; what it only names was too long to tell. */
+function isAsMade(
+  { clientId, changes: made }: Laid,
+  entry: Landed,
+  told: readonly RecordChange[],
+): boolean {
+  if (clientId !== entry.clientId || entry.others === 'many') return false
+  const named = new Set(entry.others)
+  return isSame(
+    made.filter((ref) => !named.has(recordKey(ref))),
+    told,
+  )
+}
 
 /**
  * Lays edits that landed on a stored state, in their order. Undefined where they
@@ -57,17 +80,18 @@ export function absorb(
     if (entry.revision <= known) continue
     if (entry.revision !== known + 1 || !isComplete(stored, entry)) return undefined
     known = entry.revision
-    const changes = atHand(stored, entry)
+    const { clientId: own } = left.find(({ clientId }) => clientId === entry.clientId) ?? {}
+    const changes = atHand(stored, entry, own !== undefined)
     changedPages ||= entry.others.length > 0 || entry.records.some(({ kind }) => kind === 'page')
     changedOthers ||= changes.length < entry.records.length || entry.others.length > 0
+    changedOthers ||= countsPages(entry)
     const [next] = left
     // Our own edit, first of those that wait, just as it was made here: that state is kept as it is.
-    if (next && !isForeign && next.clientId === entry.clientId && isSame(next.changes, changes)) {
+    if (next && !isForeign && isAsMade(next, entry, changes)) {
       stored = next.after
       left = left.slice(1)
       continue
     }
-    const { clientId: own } = left.find(({ clientId }) => clientId === entry.clientId) ?? {}
     if (own !== undefined) behind.push({ clientId: own, on: stored })
     left = left.filter(({ clientId }) => clientId !== own)
     isForeign = true

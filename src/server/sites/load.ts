@@ -16,7 +16,7 @@ import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
 import { standing } from '../edits/standing'
 import { daysOfGrace, loadFrame, loadRecords } from '../records'
-import { countPages, pageWindow } from './pages'
+import { countPages, homeOf } from './pages'
 import { picturesShownIn } from './pictures'
 import { siteLooks } from '../uses/looks'
 
@@ -85,8 +85,8 @@ export function homePicture(actor: Actor, siteId: string): Promise<Result<string
     const found = await siteFor(actor, 'read', siteId, transaction)
     if (!found.ok) return found
     const frame = await loadFrame(siteId, transaction)
-    const [first] = await pageWindow(siteId, 0, 1, transaction)
-    const page = first && (await pageOf(siteId, first.id, transaction))
+    const home = await homeOf(siteId, transaction)
+    const page = home && (await pageOf(siteId, home, transaction))
     if (!page) return refused({ code: 'not-found' })
     const pictures = await picturesShownIn(siteId, [frame, page], transaction)
     return done(
@@ -153,8 +153,8 @@ export async function openSite(
 ): Promise<Result<{ readonly site: LoadedSite; readonly page: LoadedPage }>> {
   const site = await loadSite(actor, siteId)
   if (!site.ok) return site
-  const [first] = await pageWindow(siteId, 0, 1)
-  const page = first ? await loadPage(actor, siteId, first.id) : refused({ code: 'not-found' })
+  const home = await homeOf(siteId)
+  const page = home ? await loadPage(actor, siteId, home) : refused({ code: 'not-found' })
   if (!page.ok) return page
   // Somebody changed the site between the two.
   if (page.value.revision !== site.value.revision) return openSite(actor, siteId)

@@ -6,7 +6,7 @@ import {
   type PageWindow,
   type Result,
 } from '@/core/payloads'
-import { textFault, type PageId } from '@/core/site'
+import { homePath, textFault, type PageId } from '@/core/site'
 import type { BandEntry } from '@/core/uses'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
@@ -18,6 +18,7 @@ interface PageRow {
   readonly id: PageId
   readonly title: string
   readonly path: string
+  readonly order: string
 }
 export async function countPages(siteId: string, transaction?: Transaction): Promise<number> {
   const [row] = await select<{ count: number }>(
@@ -41,10 +42,11 @@ async function withBands(
   for (const { record, ...row } of bands) {
     byRecord.set(record, [...(byRecord.get(record) ?? []), bandOfRow(row)])
   }
-  return rows.map(({ no, id, title, path }) => ({
+  return rows.map(({ no, id, title, path, order }) => ({
     id,
     title,
     path,
+    order,
     bands: byRecord.get(no) ?? [],
   }))
 }
@@ -57,12 +59,62 @@ export async function pageWindow(
   transaction?: Transaction,
 ): Promise<PageBandsEntry[]> {
   const rows = await select<PageRow>(
-    `select no, id, title, path from records where site_id = $1 and kind = 'page'
+    `select no, id, title, path, position as "order" from records where site_id = $1 and kind = 'page'
      order by position, id offset $2 limit $3`,
     [siteId, from, count],
     transaction,
   )
   return withBands(rows, transaction)
+}
+
+/** The page at the address of the site itself; the first one, where there is none. */
+export async function homeOf(
+  siteId: string,
+  transaction?: Transaction,
+): Promise<PageId | undefined> {
+  const [home] = await select<{ id: PageId }>(
+    `select id from records where site_id = $1 and kind = 'page'
+     order by path <> $2, position, id limit 1`,
+    [siteId, homePath],
+    transaction,
+  )
+  return home?.id
+}
+
+/** The page at an address, where there is one. */
+export async function pageAt(
+  actor: Actor,
+  siteId: string,
+  path: string,
+): Promise<Result<PageEntry | null>> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok) return found
+  if (textFault(path)) return done(null)
+  const [row] = await select<PageEntry>(
+    `select id, title, path, position as "order" from records
+     where site_id = $1 and kind = 'page' and path = $2`,
+    [siteId, path],
+  )
+  return done(row ?? null)
+}
+
+/** The pages that link to one, header and footer as well; by title, none for these. */
+export async function linksTo(
+  actor: Actor,
+  siteId: string,
+  pageId: string,
+): Promise<Result<Array<string | null>>> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok) return found
+  if (textFault(pageId)) return done([])
+  const rows = await select<{ title: string | null }>(
+    `select r.title from records r join contents c on c.site_id = r.site_id and c.hash = r.hash
+     where r.site_id = $1 and r.kind in ('frame', 'page') and not (r.kind = 'page' and r.id = $2)
+       and position('"page:' || $2 || '"' in c.body) > 0
+     order by r.kind, r.position limit 200`,
+    [siteId, pageId],
+  )
+  return done(rows.map(({ title }) => title))
 }
 
 /** Most pages in one answer. */
@@ -85,7 +137,7 @@ export function listPages(
       return done({ revision, total, from, pages })
     }
     const rows = await select<PageRow & { readonly total: number }>(
-      `select no, id, title, path, count(*) over ()::int as total from records
+      `select no, id, title, path, position as "order", count(*) over ()::int as total from records
        where site_id = $1 and kind = 'page' and position(lower($2) in lower(title)) > 0
        order by position, id offset $3 limit $4`,
       [siteId, search, from, most],
@@ -108,7 +160,7 @@ export async function pageBeside(
   if (textFault(pageId)) return done(null)
   const [than, direction] = way === 'after' ? ['>', 'asc'] : ['<', 'desc']
   const [row] = await select<PageEntry>(
-    `select r.id, r.title, r.path from records r, records own
+    `select r.id, r.title, r.path, r.position as "order" from records r, records own
      where own.site_id = $1 and own.kind = 'page' and own.id = $2
        and r.site_id = $1 and r.kind = 'page' and (r.position, r.id) ${than} (own.position, own.id)
      order by r.position ${direction}, r.id ${direction} limit 1`,

@@ -15,7 +15,16 @@ import { saveEdits, undo } from '../edits'
 import { publishedFile } from '../publishing'
 import { loadWhole, tidyUp } from '../records'
 import { inventory } from '../uses'
-import { beginSite, carryOutDeed, homePicture, listSites, openSite } from '.'
+import {
+  beginSite,
+  carryOutDeed,
+  homePicture,
+  linksTo,
+  listSites,
+  openSite,
+  pageAt,
+  pageBeside,
+} from '.'
 
 beforeAll(() => openTestDatabase('shelf_test'))
 afterAll(closeTestDatabase)
@@ -151,4 +160,41 @@ test('the picture of a home page holds its words and nothing that could end its 
   if (!home.ok) throw new Error(home.problem.code)
   expect(home.value).toContain('Say here in one sentence')
   expect(home.value).not.toContain('</style><script>')
+})
+
+test('home is the page at the address of the site, wherever it stands; links to a page and its address are found', async () => {
+  const site = await begin({ name: 'Pages', from: { site: siteId } })
+  const to = async (edit: object) => {
+    const edits = [{ clientId: randomUUID(), edit: edit as never }]
+    return saveEdits(localOwner, site, await revisionOf(site), edits)
+  }
+  await to({ type: 'movePage', page: 'home', order: 'a9' })
+  const last = await pageBeside(localOwner, site, 'home', 'after')
+  expect(last).toEqual({ ok: true, value: null })
+  const opened = await openSite(localOwner, site)
+  expect(opened).toMatchObject({ ok: true, value: { page: { page: { path: 'index' } } } })
+
+  const links = await linksTo(localOwner, site, 'shop')
+  if (!links.ok) throw new Error(links.problem.code)
+  // Header and footer first; pages by their titles.
+  expect(links.value[0]).toBeNull()
+  expect(links.value).toContain('Home')
+  expect(await linksTo(localOwner, site, 'sho')).toEqual({ ok: true, value: [] })
+
+  expect(await to({ type: 'setPage', page: 'shop', path: 'about' })).toMatchObject({ ok: false })
+  expect(await to({ type: 'setPage', page: 'home', path: 'start' })).toMatchObject({
+    problem: { problem: 'home-address' },
+  })
+  await to({
+    type: 'setPage',
+    page: 'shop',
+    path: 'goods',
+    title: 'Goods',
+    description: 'All of it',
+  })
+  expect(await pageAt(localOwner, site, 'goods')).toMatchObject({
+    value: { id: 'shop', title: 'Goods' },
+  })
+  expect(await pageAt(localOwner, site, 'shop')).toEqual({ ok: true, value: null })
+  expect(await pageAt(stranger, site, 'goods')).toMatchObject({ ok: false })
 })

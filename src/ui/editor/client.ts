@@ -66,6 +66,9 @@ export function siteClient(site: string) {
       call<PageEntry | null>(
         `${at}/pages/${encodeURIComponent(page)}/beside?${query({ by: by < 0 ? 'before' : 'after' })}`,
       ),
+    pageAt: (path: string) => call<PageEntry | null>(`${at}/addresses/${encodeURIComponent(path)}`),
+    linksTo: (page: PageId) =>
+      call<ReadonlyArray<string | null>>(`${at}/pages/${encodeURIComponent(page)}/links`),
     pictures: (after?: string) => call<readonly Picture[]>(`${at}/pictures?${query({ after })}`),
     history: (before?: number) => call<HistoryPage>(`${at}/edits?${query({ before })}`),
     checkpoints: () => call<CheckpointEntry[]>(`${at}/checkpoints`),

@@ -102,8 +102,8 @@ const entries = new WeakMap<Page, PageBandsEntry>()
 function entryOf(page: Page): PageBandsEntry {
   const known = entries.get(page)
   if (known) return known
-  const { id, title, path, body } = page
-  const entry = { id, title, path, bands: bandsOf(body) }
+  const { id, title, path, order, body } = page
+  const entry = { id, title, path, order, bands: bandsOf(body) }
   entries.set(page, entry)
   return entry
 }

@@ -12,11 +12,17 @@ interface DialogProps {
   readonly children: ReactNode
 }
 
+/** What has the focus, or for an item of a menu, which goes, the button that opened it. */
+function holderOf(focused: Element | null): Element | null {
+  const opener = focused?.closest('[role="menu"]')?.getAttribute('aria-labelledby')
+  return opener ? document.getElementById(opener) : focused
+}
+
 /** What is marked to come first is focused as a dialog opens; focus goes back to where it was as it closes. */
 function useFocus() {
   const before = useRef<Element>(null)
   const onOpenAutoFocus = (event: Event) => {
-    before.current = document.activeElement
+    before.current = holderOf(document.activeElement)
     const first = (event.currentTarget as HTMLElement).querySelector<HTMLElement>('[data-first]')
     if (!first) return
     event.preventDefault()

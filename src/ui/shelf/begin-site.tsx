@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { parseColor } from '@/core/color'
 import type { ShelfEntry } from '@/core/payloads'
-import { Button, Dialog, Notice, Swatch } from '../kit'
+import { Button, Dialog, Line, Notice, Swatch } from '../kit'
 import { readName } from '../names'
 import { problemWords } from '../words'
 import { beginSite } from './shelf-client'
@@ -55,14 +55,6 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
     setBusy(false)
     return setWrong({ at: 'all', words: problemWords(result.problem) })
   }
-  const problem = (at: 'name' | 'color') =>
-    wrong?.at === at && (
-      <p role="alert" id={`begin-${at}-wrong`} className="mt-1 text-xs font-semibold">
-        × {wrong.words}
-      </p>
-    )
-  const described = (at: 'name' | 'color') =>
-    wrong?.at === at ? { 'aria-invalid': true, 'aria-describedby': `begin-${at}-wrong` } : {}
   return (
     <form
       className="grid gap-3"
@@ -72,22 +64,14 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
       }}
     >
       {wrong?.at === 'all' && <Notice>{wrong.words}</Notice>}
-      <div>
-        <label htmlFor="begin-name" className="mb-1 block text-xs text-soft">
-          Name of the site
-        </label>
-        <input
-          id="begin-name"
-          data-first
-          autoComplete="off"
-          value={name}
-          placeholder="Wren Cycles"
-          onChange={(event) => setName(event.target.value)}
-          className={FIELD}
-          {...described('name')}
-        />
-        {problem('name')}
-      </div>
+      <Line
+        label="Name of the site"
+        first
+        value={name}
+        placeholder="Wren Cycles"
+        onChange={setName}
+        wrong={wrong?.at === 'name' ? wrong.words : undefined}
+      />
       <div>
         <label htmlFor="begin-from" className="mb-1 block text-xs text-soft">
           It begins as
@@ -107,24 +91,16 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
         </select>
       </div>
       {origin === '' && (
-        <div>
-          <label htmlFor="begin-color" className="mb-1 block text-xs text-soft">
-            A colour of yours, in any notation; the palette is made around it
-          </label>
-          <div className="flex items-center gap-2">
-            <input
-              id="begin-color"
-              autoComplete="off"
-              spellCheck={false}
-              value={color}
-              placeholder="#2f6f62, or nothing"
-              onChange={(event) => setColor(event.target.value)}
-              className={`code ${FIELD}`}
-              {...described('color')}
-            />
-            {color.trim() !== '' && isColor && <Swatch color={color.trim()} />}
-          </div>
-          {problem('color')}
+        <div className="flex items-end gap-2">
+          <Line
+            label="A colour of yours, in any notation; the palette is made around it"
+            mono
+            value={color}
+            placeholder="#2f6f62, or nothing"
+            onChange={setColor}
+            wrong={wrong?.at === 'color' ? wrong.words : undefined}
+          />
+          {color.trim() !== '' && isColor && <Swatch color={color.trim()} />}
         </div>
       )}
       <Button type="submit" look="strong" disabled={busy}>

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { Button, Dialog, TextField } from '../kit'
+import { Button, Dialog, Line, TextField } from '../kit'
 import { readName } from '../names'
 import { BeginSite } from './begin-site'
 import type { ShelfEntry } from '@/core/payloads'
@@ -73,29 +73,16 @@ function Remove({ entry, onLeave }: OneProps) {
           The site goes from the shelf, and what is published of it is no longer served. For thirty
           days it can be brought back as it was; after that it is gone for good, with its history.
         </p>
-        <div>
-          <label htmlFor="remove-name" className="mb-1 block text-xs text-soft">
-            Type its name, “{entry.name}”, to remove it
-          </label>
-          <input
-            id="remove-name"
-            data-first
-            autoComplete="off"
-            value={typed}
-            aria-invalid={wrong !== undefined}
-            aria-describedby={wrong ? 'remove-wrong' : undefined}
-            onChange={(event) => {
-              setTyped(event.target.value)
-              setWrong(undefined)
-            }}
-            className="h-8 w-full rounded-md border border-edge-strong/60 bg-raised px-2.5 aria-invalid:border-2 aria-invalid:border-strong"
-          />
-          {wrong && (
-            <p role="alert" id="remove-wrong" className="mt-1 text-xs font-semibold">
-              × {wrong}
-            </p>
-          )}
-        </div>
+        <Line
+          label={`Type its name, “${entry.name}”, to remove it`}
+          first
+          value={typed}
+          onChange={(text) => {
+            setTyped(text)
+            setWrong(undefined)
+          }}
+          wrong={wrong}
+        />
         <Button type="submit" look="strong" disabled={typed.trim() === ''}>
           Remove {entry.name}
         </Button>

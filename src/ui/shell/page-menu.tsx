@@ -4,9 +4,10 @@ import { ChevronDown } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { useEffect, useRef, useState } from 'react'
 import type { PageEntry } from '@/core/payloads'
-import type { PageId } from '@/core/site'
+import { homePath, type PageId } from '@/core/site'
 import { openAndTell, useEditor, useEditorState, usePage } from '../editor'
-import { Menu, MenuChoice, MenuNote, SearchField } from '../kit'
+import { Menu, MenuChoice, MenuItem, MenuLine, MenuNote, SearchField } from '../kit'
+import { movePage, PageDialogs, type AskedOfPage } from '../pages'
 import { problemWords } from '../words'
 
 /** Pages that the menu lists at once; a search finds the others. */
@@ -50,24 +51,51 @@ export function PageMenu() {
   const pageId = useEditorState((state) => state.pageId)
   const title = usePage()?.title
   const [open, setOpen] = useState(false)
+  const [asked, setAsked] = useState<AskedOfPage>()
+  const page = useEditorState((state) => state.docs.pages[pageId])
   return (
-    <Menu
-      sideOffset={4}
-      align="start"
-      onOpenChange={setOpen}
-      trigger={
-        <button
-          type="button"
-          className="flex h-8 max-w-56 items-center gap-1 rounded-md px-2 text-soft hover:bg-hover"
-        >
-          <span className="sr-only">Page: </span>
-          <span className="truncate">{title}</span>
-          <ChevronDown size={14} className="shrink-0" />
-        </button>
-      }
-    >
-      <Pages open={open} pageId={pageId} />
-    </Menu>
+    <>
+      <Menu
+        sideOffset={4}
+        align="start"
+        onOpenChange={setOpen}
+        trigger={
+          <button
+            type="button"
+            className="flex h-8 max-w-56 items-center gap-1 rounded-md px-2 text-soft hover:bg-hover"
+          >
+            <span className="sr-only">Page: </span>
+            <span className="truncate">{title}</span>
+            <ChevronDown size={14} className="shrink-0" />
+          </button>
+        }
+      >
+        <Pages open={open} pageId={pageId} />
+        <MenuLine />
+        <PageDeeds onAsk={setAsked} />
+      </Menu>
+      {page && asked && (
+        <PageDialogs asked={asked} page={page} onLeave={() => setAsked(undefined)} />
+      )}
+    </>
+  )
+}
+
+/** What can be done with the page that is shown. */
+function PageDeeds({ onAsk }: { readonly onAsk: (asked: AskedOfPage) => void }) {
+  const editor = useEditor()
+  const page = usePage()
+  if (!page) return null
+  return (
+    <>
+      <MenuItem onSelect={() => onAsk('add')}>Add a page …</MenuItem>
+      <MenuItem onSelect={() => onAsk('settings')}>Title and address …</MenuItem>
+      <MenuItem onSelect={() => void movePage(editor, page, -1)}>Move it forward</MenuItem>
+      <MenuItem onSelect={() => void movePage(editor, page, 1)}>Move it back</MenuItem>
+      <MenuItem disabled={page.path === homePath} onSelect={() => onAsk('remove')}>
+        Remove it …
+      </MenuItem>
+    </>
   )
 }
 

@@ -1,0 +1,83 @@
+import { expect, test, type Page } from '@playwright/test'
+import { isSaved, openPaint, stageFrame, undo } from './editor'
+
+async function choose(page: Page, deed: string): Promise<void> {
+  await page.getByRole('button', { name: /^Page: / }).click()
+  await page.getByRole('menuitem', { name: deed }).click()
+}
+const titles = (page: Page) =>
+  page
+    .getByRole('menuitemradio')
+    .allTextContents()
+    .then((all) => all.join(', '))
+
+test('a page is added, named, moved, and removed with a word about its links; undo brings it back', async ({
+  page,
+}) => {
+  await openPaint(page)
+  await choose(page, 'Add a page …')
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Title').fill('Gift cards')
+  await expect(dialog.getByLabel(/Address/)).toHaveValue('gift-cards')
+  await dialog.getByLabel(/Address/).fill('../shop')
+  await dialog.getByRole('button', { name: 'Add it behind Home' }).click()
+  await expect(dialog.getByRole('alert')).toContainText('small letters')
+  await dialog.getByLabel(/Address/).fill('shop')
+  await dialog.getByRole('button', { name: 'Add it behind Home' }).click()
+  await expect(dialog.getByRole('alert')).toContainText('Shop has this address already')
+  await dialog.getByLabel(/Address/).fill('gift-cards')
+  await dialog.getByRole('button', { name: 'Add it behind Home' }).click()
+  await expect(stageFrame(page).getByRole('heading', { name: 'Gift cards' })).toBeVisible()
+  await isSaved(page)
+  // It stays in sight once it is stored.
+  await expect(page.getByRole('button', { name: 'Page: Gift cards' })).toBeVisible()
+
+  await choose(page, 'Move it back')
+  await isSaved(page)
+  await page.getByRole('button', { name: 'Page: Gift cards' }).click()
+  await expect.poll(() => titles(page)).toMatch(/^Home, Workshops, Gift cards, Shop/)
+  await page.keyboard.press('Escape')
+
+  await choose(page, 'Title and address …')
+  await dialog.getByLabel('Title').fill('Vouchers')
+  await dialog.getByLabel(/What it is about/).fill('Vouchers to give away.')
+  await dialog.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByRole('button', { name: 'Page: Vouchers' })).toBeVisible()
+
+  await choose(page, 'Remove it …')
+  await expect(dialog.getByRole('status')).toContainText('Nothing links to it.')
+  await dialog.getByRole('button', { name: 'Remove Vouchers' }).click()
+  await expect(page.getByRole('button', { name: 'Page: Workshops' })).toBeVisible()
+  await isSaved(page)
+  await undo(page)
+  await page.getByRole('button', { name: 'Page: Workshops' }).click()
+  await expect(page.getByRole('menuitemradio', { name: 'Vouchers' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  for (let i = 0; i < 3; i += 1) await undo(page)
+})
+
+test('a page that is linked says where before it goes; home stays', async ({ page }) => {
+  await openPaint(page)
+  await page.getByRole('button', { name: 'Page: Home' }).click()
+  await expect(page.getByRole('menuitem', { name: 'Remove it …' })).toBeDisabled()
+  await page.getByRole('menuitemradio', { name: 'Shop', exact: true }).click()
+  await choose(page, 'Remove it …')
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByRole('status')).toContainText('header or footer, on every page; Home')
+  await page.keyboard.press('Escape')
+  await expect(dialog).toHaveCount(0)
+})
+
+test('a page is begun with all that another one holds', async ({ page }) => {
+  await openPaint(page)
+  await choose(page, 'Add a page …')
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Title').fill('Home in winter')
+  await dialog.getByLabel('With all that Home holds').click()
+  await dialog.getByLabel('Title').press('Enter')
+  await expect(page.getByRole('button', { name: 'Page: Home in winter' })).toBeVisible()
+  await expect(stageFrame(page).getByText('Books bound')).toBeVisible()
+  await isSaved(page)
+  await undo(page)
+  await expect(page.getByRole('button', { name: 'Page: Home', exact: true })).toBeVisible()
+})

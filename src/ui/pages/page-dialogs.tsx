@@ -1,0 +1,199 @@
+'use client'
+
+import { useEffect, useState, type FormEvent } from 'react'
+import type { Page } from '@/core/site'
+import { useEditor } from '../editor'
+import { Button, Dialog, Line, Notice, Tick } from '../kit'
+import { readName } from '../names'
+import { counted, editProblemWords, problemWords } from '../words'
+import { addressFor, wrongAddress } from './address'
+import { addPage, removePage, takenBy } from './page-deeds'
+
+interface PageDialogProps {
+  readonly page: Page
+  readonly onLeave: () => void
+}
+
+export type AskedOfPage = 'add' | 'settings' | 'remove'
+
+/** What is asked before something is done to a page. */
+export function PageDialogs({ asked, ...rest }: PageDialogProps & { readonly asked: AskedOfPage }) {
+  if (asked === 'add') return <AddPage {...rest} />
+  if (asked === 'settings') return <PageSettings {...rest} />
+  return <RemovePage {...rest} />
+}
+
+type Wrong = { readonly at: 'title' | 'path' | 'all'; readonly words: string } | undefined
+
+/** A title and an address that follows it until somebody types another one; both read when they are wanted. */
+function useSeat(first: { readonly title: string; readonly path: string }) {
+  const [title, setTitle] = useState(first.title)
+  const [typed, setTyped] = useState(first.path === '' ? undefined : first.path)
+  const [wrong, setWrong] = useState<Wrong>()
+  const path = typed ?? (title.trim() ? addressFor(title) : '')
+  const read = () => {
+    const name = readName(title)
+    if (!name.ok) return void setWrong({ at: 'title', words: name.wrong })
+    const words = wrongAddress(path)
+    if (words) return void setWrong({ at: 'path', words })
+    return { title: name.name, path }
+  }
+  return { title, setTitle, path, setTyped, wrong, setWrong, read }
+}
+
+interface SeatFieldsProps extends Pick<
+  ReturnType<typeof useSeat>,
+  'title' | 'setTitle' | 'path' | 'setTyped' | 'wrong'
+> {
+  readonly fixed?: boolean
+}
+
+function SeatFields({ title, setTitle, path, setTyped, wrong, fixed }: SeatFieldsProps) {
+  return (
+    <>
+      {wrong?.at === 'all' && <Notice>{wrong.words}</Notice>}
+      <Line
+        label="Title"
+        first
+        value={title}
+        onChange={setTitle}
+        wrong={wrong?.at === 'title' ? wrong.words : undefined}
+      />
+      {fixed ? (
+        <p className="text-soft">It stands at the address of the site itself.</p>
+      ) : (
+        <Line
+          label="Address, the last part of it"
+          mono
+          value={path}
+          onChange={setTyped}
+          wrong={wrong?.at === 'path' ? wrong.words : undefined}
+        />
+      )}
+    </>
+  )
+}
+
+/** A page is added behind the one that is shown. */
+function AddPage({ page, onLeave }: PageDialogProps) {
+  const editor = useEditor()
+  const seat = useSeat({ title: '', path: '' })
+  const [like, setLike] = useState(false)
+  const [busy, setBusy] = useState(false)
+  const add = async (event: FormEvent) => {
+    event.preventDefault()
+    const wanted = seat.read()
+    if (!wanted) return
+    setBusy(true)
+    const words = await addPage(editor, page, { ...wanted, like })
+    setBusy(false)
+    if (words) seat.setWrong({ at: 'path', words })
+    else onLeave()
+  }
+  return (
+    <Dialog open onOpenChange={onLeave} title="Add a page">
+      <form className="grid gap-3" onSubmit={(event) => void add(event)}>
+        <SeatFields {...seat} />
+        <Tick checked={like} onChange={setLike}>
+          With all that {page.title} holds
+        </Tick>
+        <Button type="submit" look="strong" disabled={busy}>
+          Add it behind {page.title}
+        </Button>
+      </form>
+    </Dialog>
+  )
+}
+
+/** What a page is called, where it lies, what it is about. */
+function PageSettings({ page, onLeave }: PageDialogProps) {
+  const editor = useEditor()
+  const isHome = page.path === 'index'
+  const seat = useSeat(page)
+  const [description, setDescription] = useState(page.description)
+  const keep = async (event: FormEvent) => {
+    event.preventDefault()
+    const wanted = seat.read()
+    if (!wanted) return
+    const taken = isHome ? undefined : await takenBy(editor, wanted.path, page.id)
+    if (taken) return seat.setWrong({ at: 'path', words: taken })
+    const { title, path } = wanted
+    const problem = editor.dispatch({
+      type: 'setPage',
+      page: page.id,
+      title,
+      ...(isHome ? {} : { path }),
+      description: description.trim(),
+    })
+    if (problem) seat.setWrong({ at: 'all', words: `Not kept: ${editProblemWords[problem]}.` })
+    else onLeave()
+  }
+  return (
+    <Dialog open onOpenChange={onLeave} title={`The page ${page.title}`}>
+      <form className="grid gap-3" onSubmit={(event) => void keep(event)}>
+        <SeatFields {...seat} fixed={isHome} />
+        <div>
+          <label htmlFor="page-description" className="mb-1 block text-xs text-soft">
+            What it is about, for search engines ({400 - description.length} characters left)
+          </label>
+          <textarea
+            id="page-description"
+            rows={3}
+            maxLength={400}
+            value={description}
+            onChange={(event) => setDescription(event.target.value)}
+            className="w-full rounded-md border border-edge-strong/60 bg-raised px-2.5 py-1.5"
+          />
+        </div>
+        <p className="text-soft">Links to the page follow its address.</p>
+        <Button type="submit" look="strong">
+          Keep
+        </Button>
+      </form>
+    </Dialog>
+  )
+}
+
+/** Tells which links would lead nowhere, and then removes the page. */
+function RemovePage({ page, onLeave }: PageDialogProps) {
+  const editor = useEditor()
+  const [links, setLinks] = useState<string>()
+  const [wrong, setWrong] = useState<string>()
+  useEffect(() => {
+    let current = true
+    void editor.client.linksTo(page.id).then((result) => {
+      if (current) setLinks(result.ok ? linksTold(result.value) : problemWords(result.problem))
+    })
+    return () => {
+      current = false
+    }
+  }, [editor, page.id])
+  const remove = async () => {
+    const words = await removePage(editor, page)
+    if (words) setWrong(words)
+    else onLeave()
+  }
+  return (
+    <Dialog open onOpenChange={onLeave} title={`Remove ${page.title}`}>
+      <div className="grid gap-3">
+        {wrong && <Notice>{wrong}</Notice>}
+        <p role="status">{links ?? 'Looking for links to it …'}</p>
+        <Button look="strong" onClick={() => void remove()}>
+          Remove {page.title}
+        </Button>
+      </div>
+    </Dialog>
+  )
+}
+
+function linksTold(pages: ReadonlyArray<string | null>): string {
+  const titles = pages.flatMap((title) => title ?? [])
+  const places = [
+    ...(pages.includes(null) ? ['header or footer, on every page'] : []),
+    ...titles.slice(0, 5),
+    ...(titles.length > 5 ? [counted(titles.length - 5, 'other page')] : []),
+  ]
+  return places.length === 0
+    ? 'Nothing links to it. Undo brings it back as it was.'
+    : `Links to it would lead nowhere. They stand in: ${places.join('; ')}. Undo brings it back as it was.`
+}
