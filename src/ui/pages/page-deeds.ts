@@ -1,5 +1,5 @@
 import { toast } from 'sonner'
-import { emptyPage, orderAfter, pageLike } from '@/core/designs'
+import { emptyPage, orderAfter, pageLike } from '@/core/designs/new-page'
 import { idFromName, pageId, type Page } from '@/core/site'
 import { openAndTell, type Editor } from '../editor'
 import { editProblemWords, problemWords } from '../words'
