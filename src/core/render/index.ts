@@ -4,6 +4,8 @@ export { paletteCss, shadesInUse, shadesOnPages, slotProperties } from './palett
 export { pageFace, pageFiles, renderSite, sharedFiles, type PagePaths } from './published'
 export { fontsOf, siteFonts } from './fonts'
 export {
+  pageCss,
+  pageCssLayers,
   pagePolicy,
   renderAlone,
   renderDocument,

@@ -212,23 +212,32 @@ export const pagePolicy =
 /** What could end a stylesheet inside of a page is written otherwise; CSS reads it the same. */
 const withinStyle = (css: string) => css.replaceAll('</', '<\\/')
 
+/** The layers of a page's stylesheet in the order in which they count: those of the site, and the page's own. */
+export const pageCssLayers = [
+  'fonts',
+  'palette',
+  'settings',
+  'themes',
+  'kinds',
+  'styles',
+  'page',
+  'custom',
+] as const
+
+/** All that colours and shapes one page, in layers. */
+export function pageCss(
+  docs: SiteDocs,
+  page: Page,
+  where: Whereabouts,
+): Readonly<Record<(typeof pageCssLayers)[number], string>> {
+  const site = renderSiteCss(docs.frame, shadesOnPages([page]), where)
+  return { ...site, page: renderPageCss(docs, page.id, where) }
+}
+
 /** A page of a site in one text, with its stylesheets in it: what lies elsewhere comes from the editor's server. */
 export function renderAlone(docs: SiteDocs, page: Page, where: Whereabouts): string {
-  const css = {
-    ...renderSiteCss(docs.frame, shadesOnPages([page]), where),
-    page: renderPageCss(docs, page.id, where),
-  }
-  const order = [
-    'fonts',
-    'palette',
-    'settings',
-    'themes',
-    'kinds',
-    'styles',
-    'page',
-    'custom',
-  ] as const
-  const styles = order.map((layer) => tag('style', {}, withinStyle(css[layer])))
+  const css = pageCss(docs, page, where)
+  const styles = pageCssLayers.map((layer) => tag('style', {}, withinStyle(css[layer])))
   return renderDocument(docs, page, where, []).replace(
     '</head>',
     () => `${styles.join('\n')}\n</head>`,

@@ -31,6 +31,13 @@ export async function siteFor(
   return allowed(actor, deed, unlessRemoved(site), transaction)
 }
 
+/** The row of a site, locked. */
+function lockedRow(siteId: string, transaction: Transaction): Promise<SiteRow | null> {
+  // Its key stays as it is: whoever only refers to the site from another connection need not wait.
+  const lock = transaction.LOCK.NO_KEY_UPDATE
+  return models().Site.findByPk(siteId, { transaction, lock })
+}
+
 /** The same for a change, with the row locked. */
 export async function lockedSiteFor(
   actor: Actor,
@@ -38,10 +45,8 @@ export async function lockedSiteFor(
   transaction: Transaction,
 ): Promise<Result<SiteRow>> {
   if (textFault(siteId)) return refused({ code: 'not-found' })
-  // Its key stays as it is: whoever only refers to the site from another connection need not wait.
-  const lock = transaction.LOCK.NO_KEY_UPDATE
-  const site = await models().Site.findByPk(siteId, { transaction, lock })
-  return allowed(actor, 'edit', unlessRemoved(site), transaction)
+  const site = unlessRemoved(await lockedRow(siteId, transaction))
+  return allowed(actor, 'edit', site, transaction)
 }
 
 /** The same for what is done to its place on the shelf, where a site that was removed is found too. */
@@ -52,7 +57,5 @@ export async function shelvedSiteFor(
   transaction: Transaction,
 ): Promise<Result<SiteRow>> {
   if (textFault(siteId)) return refused({ code: 'not-found' })
-  const lock = transaction.LOCK.NO_KEY_UPDATE
-  const site = await models().Site.findByPk(siteId, { transaction, lock })
-  return allowed(actor, deed, site, transaction)
+  return allowed(actor, deed, await lockedRow(siteId, transaction), transaction)
 }

@@ -1,7 +1,7 @@
 import {
-  renderPageCss,
+  pageCss,
+  pageCssLayers,
   renderSections,
-  renderSiteCss,
   shadesInUse,
   shadesOnPages,
   slotProperties,
@@ -20,17 +20,6 @@ function whereabouts(siteId: string, pictures: Pictures): Whereabouts {
     link: () => '#',
   }
 }
-
-const LAYERS = [
-  'fonts',
-  'palette',
-  'settings',
-  'themes',
-  'kinds',
-  'styles',
-  'page',
-  'custom',
-] as const
 
 /** The pointer never reaches into the stage, so its hover is an attribute that the editor sets. */
 const pointed = 'data-pointed'
@@ -75,10 +64,9 @@ export function createStageWriter(stage: Document) {
       const page = docs.pages[pageId]
       if (!page) return
       const where = whereabouts(siteId, docs.pictures)
-      const css = renderSiteCss(docs.frame, shadesOnPages([page]), where)
-      const layers = { ...css, page: renderPageCss(docs, pageId, where) }
+      const css = pageCss(docs, page, where)
       writeLayer('still', still)
-      for (const name of LAYERS) writeLayer(name, withPointed(layers[name]))
+      for (const layer of pageCssLayers) writeLayer(layer, withPointed(css[layer]))
       writeSections(renderSections(docs, pageId, where))
     },
     /** The style element of the custom CSS, to find the rule that overrules a decision. */
