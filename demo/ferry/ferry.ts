@@ -21,7 +21,7 @@ import {
   row,
   wordmark,
 } from '@/core/designs/write'
-import { palette, theme, themeSet } from '../build-frame'
+import { palette, theme, themeSet } from '@/core/designs/write-frame'
 
 const slots = [
   ['chalk', 'Chalk', '#FBF7EF'],

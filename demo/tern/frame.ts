@@ -1,6 +1,6 @@
 import { frameSchema, frameVersion, type Frame } from '@/core/site'
 import { body, column, embed, fine, nav, quiet, wordmark } from '@/core/designs/write'
-import { palette, theme, themeSet } from '../build-frame'
+import { palette, theme, themeSet } from '@/core/designs/write-frame'
 import { chatSnippet, customCss } from './mess'
 
 const slots = [

@@ -1,4 +1,4 @@
-import { pagePolicy } from '@/core/render'
+import { framedPolicy } from '@/core/render'
 
 const shell = `<!doctype html>
 <html lang="en">
@@ -12,7 +12,7 @@ export function GET(): Response {
   return new Response(shell, {
     headers: {
       'content-type': 'text/html; charset=utf-8',
-      'content-security-policy': `${pagePolicy}; frame-ancestors 'self'; sandbox allow-same-origin`,
+      'content-security-policy': framedPolicy,
       'cache-control': 'private, max-age=3600',
     },
   })

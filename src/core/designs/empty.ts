@@ -5,11 +5,12 @@ import {
   frameSchema,
   frameVersion,
   siteDocs,
-  usualShadeScale,
+  paletteSchema,
   type Palette,
   type SiteDocs,
 } from '../site'
-import { body, button, fine, h1, lead, nav, page } from './write'
+import { body, button, fine, h1, lead, nav, page, wordmark } from './write'
+import { palette, themeSet } from './write-frame'
 
 /** Slots from the lightest to the darkest; what each is called says what it is for, not which colour it is. */
 const SLOTS = [
@@ -24,18 +25,10 @@ const SLOTS = [
 /** The palette of an empty site: greys with one quiet accent, or all around a colour that is given. */
 function emptyPalette(color: Color | undefined): Palette {
   const made = color && harmonyPalette(color, 'single', SLOTS.length)
-  const slots = SLOTS.map(([id, name, value], i) => ({
-    id,
-    name,
-    value: made ? writeHex({ ...made[i]!, alpha: 1 }) : value,
-    was: [],
-  }))
-  return {
-    order: slots.map(({ id }) => id),
-    shades: usualShadeScale,
-    original: slots.map(({ id, name, value }) => ({ id, name, value })),
-    slots: Object.fromEntries(slots.map((slot) => [slot.id, slot])),
-  } as unknown as Palette
+  const slots = SLOTS.map(
+    ([id, name, value], i) => [id, name, made ? writeHex(made[i]!) : value] as const,
+  )
+  return paletteSchema.parse(palette(slots))
 }
 
 /**
@@ -44,19 +37,15 @@ function emptyPalette(color: Color | undefined): Palette {
  * palette is made around; greys with one quiet accent where there is none.
  */
 export function emptySite(name: string, color?: Color): SiteDocs {
-  const palette = emptyPalette(color)
-  const themes = generateThemes(palette)
+  const own = emptyPalette(color)
+  const themes = generateThemes(own)
   const [light, dark] = [themes[0]!.id, themes.at(-1)!.id]
   const frame = frameSchema.parse({
     schema: frameVersion,
     name,
-    palette,
+    palette: own,
     edition: 'light',
-    themes: {
-      order: themes.map(({ id }) => id),
-      byId: Object.fromEntries(themes.map((theme) => [theme.id, theme])),
-      original: themes,
-    },
+    themes: themeSet(themes),
     styles: {},
     type: {
       heading: { family: 'Bricolage Grotesque', weight: 650 },
@@ -82,10 +71,7 @@ export function emptySite(name: string, color?: Color): SiteDocs {
         kind: 'header',
         theme: light,
         layout: 'bar',
-        children: [
-          { kind: 'wordmark', content: { name: name.slice(0, 120), href: 'page:home' } },
-          nav([['Home', 'page:home']]),
-        ],
+        children: [wordmark(name), nav([['Home', 'page:home']])],
       },
       {
         id: 'footer',
@@ -105,7 +91,7 @@ export function emptySite(name: string, color?: Color): SiteDocs {
       name: 'Opening',
       theme: light,
       children: [
-        h1(name.slice(0, 200)),
+        h1(name),
         lead('Say here in one sentence what you do, for whom, and where.'),
         button('Get in touch', '#'),
       ],

@@ -1,5 +1,6 @@
 import type { ContentOf, KindId } from '../elements'
 import {
+  homePath,
   pageSchema,
   pageVersion,
   type Body,
@@ -63,8 +64,8 @@ export const nav = (
     { items: items.map(([label, href]) => ({ label, href })), ...(upright ? { upright } : {}) },
     more,
   )
-export const wordmark = (name: string, asset: string) =>
-  draft('wordmark', { name, asset, href: 'page:home' })
+export const wordmark = (name: string, asset?: string) =>
+  draft('wordmark', { name, ...(asset ? { asset } : {}), href: 'page:home' })
 export const form = (
   fields: ReadonlyArray<readonly [label: string, hint: string, type: 'text' | 'email' | 'long']>,
   children: readonly Draft[],
@@ -137,7 +138,7 @@ export function page(
     id,
     order: 'a0',
     title,
-    path: id === 'home' ? 'index' : id,
+    path: id === 'home' ? homePath : id,
     description,
     body: body(id, sections),
   })

@@ -20,7 +20,6 @@ import {
   removeFont,
   removePage,
   removePicture,
-  renamePage,
   setPage,
 } from './record-edits'
 import { setBlend, setSectionTheme, setSectionThemes } from './section-edits'
@@ -58,7 +57,6 @@ export const editKinds = {
   renameSite,
   addPage,
   movePage,
-  renamePage,
   setPage,
   removePage,
   addPicture,

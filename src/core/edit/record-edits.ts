@@ -53,25 +53,6 @@ export const movePage = defineEdit<z.infer<typeof movePageCommand>>({
   describe: ({ page }, docs) => `Page ${docs.pages[page]?.title ?? page} moved`,
 })
 
-const renamePageCommand = z.strictObject({
-  type: z.literal('renamePage'),
-  page: pageId,
-  title: typedName,
-})
-
-export const renamePage = defineEdit<z.infer<typeof renamePageCommand>>({
-  type: 'renamePage',
-  schema: renamePageCommand,
-  needs: ({ page }) => pagesIn([page]),
-  apply({ pages }, { page: id, title }) {
-    const page = pages[id]
-    if (!page) return 'page-gone'
-    page.title = title
-  },
-  describe: ({ page, title }, docs) =>
-    `Page ${docs.pages[page]?.title ?? page} renamed to ${title}`,
-})
-
 const setPageCommand = z.strictObject({
   type: z.literal('setPage'),
   page: pageId,

@@ -4,9 +4,12 @@ export { paletteCss, shadesInUse, shadesOnPages, slotProperties } from './palett
 export { pageFace, pageFiles, renderSite, sharedFiles, type PagePaths } from './published'
 export { fontsOf, siteFonts } from './fonts'
 export {
+  framedPolicy,
+  inEditor,
   pageCss,
   pageCssLayers,
   pagePolicy,
+  pictureAddress,
   renderAlone,
   renderDocument,
   renderPageCss,

@@ -209,6 +209,20 @@ export function renderPageCss(docs: SiteDocs, page: PageId, where: Whereabouts):
 export const pagePolicy =
   "default-src 'none'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; form-action 'none'; base-uri 'none'"
 
+/** The same for a page that the editor shows in a frame of its own, drawn into from outside or as it comes. */
+export const framedPolicy = `${pagePolicy}; frame-ancestors 'self'; sandbox allow-same-origin`
+
+/** Where things lie for a page that the editor shows: links lead nowhere, all else lies where its server keeps it. */
+export const inEditor = (siteId: string, pictures: Pictures): Whereabouts => ({
+  pictures,
+  assetUrl: pictureAddress(siteId),
+  fontUrl: (file) => `/fonts/${file}`,
+  link: () => '#',
+})
+
+/** Where the editor's server keeps a picture of a site. */
+export const pictureAddress = (siteId: string) => (id: string) => `/files/${siteId}/${id}`
+
 /** What could end a stylesheet inside of a page is written otherwise; CSS reads it the same. */
 const withinStyle = (css: string) => css.replaceAll('</', '<\\/')
 

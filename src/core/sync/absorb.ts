@@ -34,29 +34,23 @@ const comes = ({ changes: [first] }: RecordChange) =>
 const goes = ({ changes: [first] }: RecordChange) =>
   !!first && first.path.length === 0 && !('at' in first) && first.to === undefined
 
-/** Of changed records, those that are at hand; what comes new is taken in, but for pages of others, which nobody looks at yet. */
-const atHand = (docs: SiteDocs, { records }: Landed, isOwn: boolean) =>
-  records.filter(
-    (ref) => recordAt(docs, ref) !== undefined || ((isOwn || ref.kind !== 'page') && comes(ref)),
+/**
+ * Of changed records, those that are at hand. What comes new is taken in, but for
+ * pages of others, which nobody looks at yet; a page of ours that was too long to
+ * be told is as it was made here.
+ */
+function atHand(docs: SiteDocs, { records, others }: Landed, own?: Laid): RecordChange[] {
+  const told = records.filter(
+    (ref) => recordAt(docs, ref) !== undefined || ((own || ref.kind !== 'page') && comes(ref)),
   )
+  const isNamed = (ref: RecordChange) => others === 'many' || others.includes(recordKey(ref))
+  const made = own?.changes.filter((ref) => comes(ref) && isNamed(ref)) ?? []
+  return [...told, ...made]
+}
 
 /** Whether there are more or fewer pages after an entry. */
 const countsPages = ({ records }: Landed) =>
   records.some((ref) => ref.kind === 'page' && (comes(ref) || goes(ref)))
-
-/** Whether an entry is an edit of ours, and did what it did here; what it only names was too long to tell. */
-function isAsMade(
-  { clientId, changes: made }: Laid,
-  entry: Landed,
-  told: readonly RecordChange[],
-): boolean {
-  if (clientId !== entry.clientId || entry.others === 'many') return false
-  const named = new Set(entry.others)
-  return isSame(
-    made.filter((ref) => !named.has(recordKey(ref))),
-    told,
-  )
-}
 
 /**
  * Lays edits that landed on a stored state, in their order. Undefined where they
@@ -80,20 +74,20 @@ export function absorb(
     if (entry.revision <= known) continue
     if (entry.revision !== known + 1 || !isComplete(stored, entry)) return undefined
     known = entry.revision
-    const { clientId: own } = left.find(({ clientId }) => clientId === entry.clientId) ?? {}
-    const changes = atHand(stored, entry, own !== undefined)
+    const own = left.find(({ clientId }) => clientId === entry.clientId)
+    const changes = atHand(stored, entry, own)
     changedPages ||= entry.others.length > 0 || entry.records.some(({ kind }) => kind === 'page')
-    changedOthers ||= changes.length < entry.records.length || entry.others.length > 0
-    changedOthers ||= countsPages(entry)
+    const isAllHere = changes.length >= entry.records.length && entry.others.length === 0
+    changedOthers ||= !isAllHere || countsPages(entry)
     const [next] = left
     // Our own edit, first of those that wait, just as it was made here: that state is kept as it is.
-    if (next && !isForeign && isAsMade(next, entry, changes)) {
+    if (next && next === own && !isForeign && isSame(next.changes, changes)) {
       stored = next.after
       left = left.slice(1)
       continue
     }
-    if (own !== undefined) behind.push({ clientId: own, on: stored })
-    left = left.filter(({ clientId }) => clientId !== own)
+    if (own) behind.push({ clientId: own.clientId, on: stored })
+    left = left.filter((each) => each !== own)
     isForeign = true
     try {
       stored = applyRecordChanges(stored, changes)

@@ -55,44 +55,52 @@ export function columnsOf<Row extends object>(columns: Columns<Row>, rows: reado
   }
 }
 
-/** Writes rows in sets; `more` follows the statement (`on conflict do nothing`). */
-export async function insertRows<Row extends object>(
+/** A table and the rows that are written to it; `more` follows the statement (`on conflict do nothing`). */
+type Insert = <Row extends object>(
   table: string,
   columns: Columns<Row>,
   rows: readonly Row[],
   transaction: Transaction | undefined,
-  more = '',
-): Promise<void> {
-  for (let at = 0; at < rows.length; at += AT_ONCE) {
-    const { names, unnest, bind } = columnsOf(columns, rows.slice(at, at + AT_ONCE))
-    await tell(
-      `insert into ${table} (${names.join(', ')}) select * from ${unnest()} ${more}`,
-      bind,
-      transaction,
-    )
-  }
-}
+  more?: string,
+) => Promise<void>
 
-/** Writes rows that hold long texts, in one statement: as they are, for an array of them would have to be escaped and read again. */
-export async function insertLong<Row extends object>(
-  table: string,
-  columns: Columns<Row>,
-  rows: readonly Row[],
-  transaction: Transaction | undefined,
-  more = '',
-): Promise<void> {
-  const names = Object.keys(columns) as Array<keyof Row & string>
-  const most = Math.floor(MOST_VALUES / names.length)
-  for (let at = 0; at < rows.length; at += most) {
-    const some = rows.slice(at, at + most)
-    const places = some.map((_, i) => {
+/** Writes rows, so many at a time, from a source that tells its SQL and values. */
+const inserting =
+  (
+    most: (names: readonly string[]) => number,
+    source: <Row extends object>(
+      columns: Columns<Row>,
+      rows: readonly Row[],
+    ) => { readonly sql: string; readonly bind: readonly Value[] },
+  ): Insert =>
+  async (table, columns, rows, transaction, more = '') => {
+    const names = Object.keys(columns)
+    const step = most(names)
+    for (let at = 0; at < rows.length; at += step) {
+      const { sql, bind } = source(columns, rows.slice(at, at + step))
+      await tell(`insert into ${table} (${names.join(', ')}) ${sql} ${more}`, bind, transaction)
+    }
+  }
+
+/** Writes rows in sets. */
+export const insertRows = inserting(
+  () => AT_ONCE,
+  (columns, rows) => {
+    const { unnest, bind } = columnsOf(columns, rows)
+    return { sql: `select * from ${unnest()}`, bind }
+  },
+)
+
+/** Writes rows that hold long texts: as they are, for an array of them would have to be escaped and read again. */
+export const insertLong = inserting(
+  (names) => Math.floor(MOST_VALUES / names.length),
+  <Row extends object>(columns: Columns<Row>, rows: readonly Row[]) => {
+    const names = Object.keys(columns) as Array<keyof Row & string>
+    const places = rows.map((_, i) => {
       const first = i * names.length + 1
       return `(${names.map((name, k) => `$${first + k}::${columns[name]}`).join(', ')})`
     })
-    await tell(
-      `insert into ${table} (${names.join(', ')}) values ${places.join(', ')} ${more}`,
-      some.flatMap((row) => names.map((name) => (row[name] ?? null) as Value)),
-      transaction,
-    )
-  }
-}
+    const bind = rows.flatMap((row) => names.map((name) => (row[name] ?? null) as Value))
+    return { sql: `values ${places.join(', ')}`, bind }
+  },
+)

@@ -81,7 +81,7 @@ const anyEdit: fc.Arbitrary<object> = fc.oneof(
     type: 'setCustomCss',
     css: `.a { color: ${color} } .b { fill: #1c5a54 }`,
   })),
-  fc.constantFrom('One', 'Two').map((title) => ({ type: 'renamePage', page: 'about', title })),
+  fc.constantFrom('One', 'Two').map((title) => ({ type: 'setPage', page: 'about', title })),
   fc.constantFrom('undo', 'redo').map((step) => ({ step })),
   fc.record({ wide: fc.constant('sweep'), value: colors }),
 )

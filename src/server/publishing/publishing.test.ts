@@ -83,7 +83,7 @@ test('publishing anew writes only what is other than before', async () => {
     [siteId],
   )
   expect(await written()).toBeLessThanOrEqual(2)
-  await save({ type: 'renamePage', page: 'about', title: 'Who we are' })
+  await save({ type: 'setPage', page: 'about', title: 'Who we are' })
   expect(await written()).toBe(1)
   expect(about!.source).toBeTruthy()
   expect(Buffer.from((await publishedFile(siteId, 'about.html'))!).toString()).toContain(

@@ -8,7 +8,7 @@ import {
   type ShelfEntry,
 } from '@/core/payloads'
 import { writeHex } from '@/core/color'
-import { renderAlone } from '@/core/render'
+import { inEditor, renderAlone } from '@/core/render'
 import { slotColor } from '@/core/resolve'
 import { isUnreadable, siteDocs, slotsInOrder, textFault, type Page } from '@/core/site'
 import { sharedReading, siteFor, type Actor } from '../access'
@@ -90,12 +90,11 @@ export function homePicture(actor: Actor, siteId: string): Promise<Result<string
     if (!page) return refused({ code: 'not-found' })
     const pictures = await picturesShownIn(siteId, [frame, page], transaction)
     return done(
-      renderAlone(siteDocs(frame, [page], Object.values(pictures)), page, {
-        pictures,
-        assetUrl: (asset) => `/files/${siteId}/${asset}`,
-        fontUrl: (file) => `/fonts/${file}`,
-        link: () => '#',
-      }),
+      renderAlone(
+        siteDocs(frame, [page], Object.values(pictures)),
+        page,
+        inEditor(siteId, pictures),
+      ),
     )
   })
 }

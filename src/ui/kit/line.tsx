@@ -1,32 +1,37 @@
-import { useId } from 'react'
+import { useId, type ComponentProps } from 'react'
 
-interface LineProps {
+type Native = Pick<ComponentProps<'input'>, 'placeholder' | 'spellCheck' | 'onBlur' | 'onKeyDown'>
+
+interface LineProps extends Native {
   readonly label: string
   readonly value: string
   readonly onChange: (text: string) => void
   /** What is wrong with it, in words. */
   readonly wrong?: string
-  readonly placeholder?: string
   readonly mono?: boolean
+  readonly hideLabel?: boolean
   /** Whether a dialog begins here. */
   readonly first?: boolean
+  /** Whether what stands in it is not taken yet. */
+  readonly changed?: boolean
 }
 
-/** One line of a form, which is read when the form is sent; a mistake is told beneath it and keeps what was typed. */
-export function Line({ label, value, onChange, wrong, placeholder, mono, first }: LineProps) {
+/** One line of text with its label; a mistake is told beneath it and keeps what was typed. */
+export function Line(props: LineProps) {
+  const { label, value, onChange, wrong, mono, hideLabel, first, changed, ...native } = props
   const id = useId()
   return (
     <div className="min-w-0 flex-1">
-      <label htmlFor={id} className="mb-1 block text-xs text-soft">
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-1 block text-xs text-soft'}>
         {label}
       </label>
       <input
+        {...native}
         id={id}
         value={value}
-        placeholder={placeholder}
         autoComplete="off"
-        spellCheck={!mono}
         data-first={first || undefined}
+        data-changed={changed}
         aria-invalid={wrong !== undefined}
         aria-describedby={wrong ? `${id}-wrong` : undefined}
         onChange={(event) => onChange(event.target.value)}

@@ -1,6 +1,7 @@
 'use client'
 
-import { useId, useState, type KeyboardEvent } from 'react'
+import { useState, type KeyboardEvent } from 'react'
+import { Line } from './line'
 
 interface TextFieldProps {
   readonly label: string
@@ -18,7 +19,6 @@ export function TextField(props: TextFieldProps) {
   const { label, value, onCommit, onType, mono, hideLabel, placeholder } = props
   const [typed, setTyped] = useState<string>()
   const [problem, setProblem] = useState<string>()
-  const id = useId()
   const commit = () => {
     if (typed === undefined) return
     const wrong = typed === value ? undefined : onCommit(typed)
@@ -34,33 +34,22 @@ export function TextField(props: TextFieldProps) {
     }
   }
   return (
-    <div>
-      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-1 block text-xs text-soft'}>
-        {label}
-      </label>
-      <input
-        id={id}
-        value={typed ?? value}
-        placeholder={placeholder}
-        spellCheck={false}
-        data-changed={typed !== undefined && typed !== value}
-        autoComplete="off"
-        aria-invalid={problem !== undefined}
-        aria-describedby={problem ? `${id}-problem` : undefined}
-        onChange={(event) => {
-          setTyped(event.target.value)
-          setProblem(undefined)
-          onType?.(event.target.value)
-        }}
-        onBlur={commit}
-        onKeyDown={onKeyDown}
-        className={`h-8 w-full rounded-md border border-edge-strong/60 bg-raised px-2.5 aria-invalid:border-2 aria-invalid:border-strong ${mono ? 'code' : ''}`}
-      />
-      {problem && (
-        <p id={`${id}-problem`} role="alert" className="mt-1 text-xs font-semibold">
-          × {problem}
-        </p>
-      )}
-    </div>
+    <Line
+      label={label}
+      hideLabel={hideLabel}
+      value={typed ?? value}
+      placeholder={placeholder}
+      mono={mono}
+      spellCheck={false}
+      changed={typed !== undefined && typed !== value}
+      wrong={problem}
+      onChange={(text) => {
+        setTyped(text)
+        setProblem(undefined)
+        onType?.(text)
+      }}
+      onBlur={commit}
+      onKeyDown={onKeyDown}
+    />
   )
 }

@@ -1,1 +1,1 @@
-export { assetUrlOf, decisionHex, distinctFan, paintBackground, themeLook } from './look'
+export { decisionHex, distinctFan, paintBackground, themeLook } from './look'

@@ -1,6 +1,6 @@
 import { writeHex } from '@/core/color'
 import { fanOf } from '@/core/palette'
-import { paintCss } from '@/core/render'
+import { paintCss, pictureAddress } from '@/core/render'
 import { decisionColor } from '@/core/resolve'
 import {
   own,
@@ -27,12 +27,9 @@ export function distinctFan(palette: Palette, slot: SlotId): ColorDecision[] {
   })
 }
 
-/** Where the editor's server keeps the pictures of a site. */
-export const assetUrlOf = (siteId: string) => (id: string) => `/files/${siteId}/${id}`
-
 /** A paint as a CSS background that stands by itself, away from the site's stylesheet. */
 export function paintBackground(siteId: string, palette: Palette, paint: Paint): string {
-  return paintCss(paint, assetUrlOf(siteId), (decision) => decisionHex(palette, decision))
+  return paintCss(paint, pictureAddress(siteId), (decision) => decisionHex(palette, decision))
 }
 
 /** A theme's ground and text as hex, for drawing its name on it. */

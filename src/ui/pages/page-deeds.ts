@@ -5,15 +5,18 @@ import { openAndTell, type Editor } from '../editor'
 import { editProblemWords, problemWords } from '../words'
 import { beside } from './move-page'
 
-/** What went wrong in words; undefined where nothing did. */
-type Wrong = string | undefined
+/** What went wrong, in words, and which of the fields is at fault; undefined where nothing went wrong. */
+export type Wrong = { readonly at: 'title' | 'path' | 'all'; readonly words: string } | undefined
+
+const all = (words: string): Wrong => ({ at: 'all', words })
 
 /** Why an address cannot be taken by a page; undefined where it can. */
-export async function takenBy(editor: Editor, path: string, page?: Page['id']): Promise<Wrong> {
+async function takenBy(editor: Editor, path: string, page?: Page['id']): Promise<Wrong> {
   const found = await editor.onServer(() => editor.client.pageAt(path))
-  if (!found.ok) return problemWords(found.problem)
+  if (!found.ok) return all(problemWords(found.problem))
   if (!found.value || found.value.id === page) return undefined
-  return `${found.value.title} has this address already. Give this page another one.`
+  const words = `${found.value.title} has this address already. Give this page another one.`
+  return { at: 'path', words }
 }
 
 /** Adds a page right behind another one, empty or with all that the other holds, and opens it. */
@@ -25,7 +28,7 @@ export async function addPage(
   const taken = await takenBy(editor, wanted.path)
   if (taken) return taken
   const next = await beside(editor, behind.id, 1)
-  if (!next.ok) return problemWords(next.problem)
+  if (!next.ok) return all(problemWords(next.problem))
   const { title, path } = wanted
   // An id of its own, that no page had before: what was removed can come back.
   const id = pageId.parse(
@@ -35,20 +38,37 @@ export async function addPage(
   const { frame } = editor.store.getState().docs
   const page = wanted.like ? pageLike(behind, seat) : emptyPage(frame, seat)
   const problem = editor.dispatch({ type: 'addPage', page })
-  if (problem) return `Not added: ${editProblemWords[problem]}.`
+  if (problem) return all(`Not added: ${editProblemWords[problem]}.`)
   await openAndTell(editor, id)
   return undefined
+}
+
+/** Keeps what somebody changed of a page, and nothing of what they left: another window may have changed that. */
+export async function keepPage(
+  editor: Editor,
+  page: Page,
+  wanted: Pick<Page, 'title' | 'path' | 'description'>,
+): Promise<Wrong> {
+  const keys = (['title', 'path', 'description'] as const).filter(
+    (key) => wanted[key] !== page[key],
+  )
+  if (keys.length === 0) return undefined
+  const taken = keys.includes('path') ? await takenBy(editor, wanted.path, page.id) : undefined
+  if (taken) return taken
+  const changed = Object.fromEntries(keys.map((key) => [key, wanted[key]]))
+  const problem = editor.dispatch({ type: 'setPage', page: page.id, ...changed })
+  return problem ? all(`Not kept: ${editProblemWords[problem]}.`) : undefined
 }
 
 /** Takes a page away and shows the one beside it. */
 export async function removePage(editor: Editor, page: Page): Promise<Wrong> {
   const before = await beside(editor, page.id, -1)
-  if (!before.ok) return problemWords(before.problem)
+  if (!before.ok) return all(problemWords(before.problem))
   const other = before.value ? before : await beside(editor, page.id, 1)
-  if (!other.ok) return problemWords(other.problem)
+  if (!other.ok) return all(problemWords(other.problem))
   if (other.value) await openAndTell(editor, other.value.id)
   const problem = editor.dispatch({ type: 'removePage', page: page.id })
-  if (problem) return `Not removed: ${editProblemWords[problem]}.`
+  if (problem) return all(`Not removed: ${editProblemWords[problem]}.`)
   toast(`${page.title} is removed. Undo brings it back as it was.`)
   return undefined
 }

@@ -1,13 +1,13 @@
 'use client'
 
 import { useEffect, useState, type FormEvent } from 'react'
-import type { Page } from '@/core/site'
+import { homePath, type Page } from '@/core/site'
 import { useEditor } from '../editor'
 import { Button, Dialog, Line, Notice, Tick } from '../kit'
 import { readName } from '../names'
-import { counted, editProblemWords, problemWords } from '../words'
+import { counted, problemWords } from '../words'
 import { addressFor, wrongAddress } from './address'
-import { addPage, removePage, takenBy } from './page-deeds'
+import { addPage, keepPage, removePage, type Wrong } from './page-deeds'
 
 interface PageDialogProps {
   readonly page: Page
@@ -22,8 +22,6 @@ export function PageDialogs({ asked, ...rest }: PageDialogProps & { readonly ask
   if (asked === 'settings') return <PageSettings {...rest} />
   return <RemovePage {...rest} />
 }
-
-type Wrong = { readonly at: 'title' | 'path' | 'all'; readonly words: string } | undefined
 
 /** A title and an address that follows it until somebody types another one; both read when they are wanted. */
 function useSeat(first: { readonly title: string; readonly path: string }) {
@@ -85,9 +83,9 @@ function AddPage({ page, onLeave }: PageDialogProps) {
     const wanted = seat.read()
     if (!wanted) return
     setBusy(true)
-    const words = await addPage(editor, page, { ...wanted, like })
+    const wrong = await addPage(editor, page, { ...wanted, like })
     setBusy(false)
-    if (words) seat.setWrong({ at: 'path', words })
+    if (wrong) seat.setWrong(wrong)
     else onLeave()
   }
   return (
@@ -108,24 +106,15 @@ function AddPage({ page, onLeave }: PageDialogProps) {
 /** What a page is called, where it lies, what it is about. */
 function PageSettings({ page, onLeave }: PageDialogProps) {
   const editor = useEditor()
-  const isHome = page.path === 'index'
+  const isHome = page.path === homePath
   const seat = useSeat(page)
   const [description, setDescription] = useState(page.description)
   const keep = async (event: FormEvent) => {
     event.preventDefault()
     const wanted = seat.read()
     if (!wanted) return
-    const taken = isHome ? undefined : await takenBy(editor, wanted.path, page.id)
-    if (taken) return seat.setWrong({ at: 'path', words: taken })
-    const { title, path } = wanted
-    const problem = editor.dispatch({
-      type: 'setPage',
-      page: page.id,
-      title,
-      ...(isHome ? {} : { path }),
-      description: description.trim(),
-    })
-    if (problem) seat.setWrong({ at: 'all', words: `Not kept: ${editProblemWords[problem]}.` })
+    const wrong = await keepPage(editor, page, { ...wanted, description: description.trim() })
+    if (wrong) seat.setWrong(wrong)
     else onLeave()
   }
   return (
@@ -169,8 +158,8 @@ function RemovePage({ page, onLeave }: PageDialogProps) {
     }
   }, [editor, page.id])
   const remove = async () => {
-    const words = await removePage(editor, page)
-    if (words) setWrong(words)
+    const failed = await removePage(editor, page)
+    if (failed) setWrong(failed.words)
     else onLeave()
   }
   return (
@@ -178,7 +167,7 @@ function RemovePage({ page, onLeave }: PageDialogProps) {
       <div className="grid gap-3">
         {wrong && <Notice>{wrong}</Notice>}
         <p role="status">{links ?? 'Looking for links to it …'}</p>
-        <Button look="strong" onClick={() => void remove()}>
+        <Button look="strong" disabled={links === undefined} onClick={() => void remove()}>
           Remove {page.title}
         </Button>
       </div>

@@ -9,9 +9,6 @@ import { readName } from '../names'
 import { problemWords } from '../words'
 import { beginSite } from './shelf-client'
 
-const FIELD =
-  'h-8 w-full rounded-md border border-edge-strong/60 bg-raised px-2.5 aria-invalid:border-2 aria-invalid:border-strong'
-
 interface BeginSiteProps {
   readonly sites: readonly ShelfEntry[]
   /** The site that it is begun from, where one was chosen; else it begins empty. */
@@ -80,7 +77,7 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
           id="begin-from"
           value={origin}
           onChange={(event) => setOrigin(event.target.value)}
-          className={FIELD}
+          className="h-8 w-full rounded-md border border-edge-strong/60 bg-raised px-2.5"
         >
           <option value="">empty: a header, an opening, a footer</option>
           {sites.map((site) => (

@@ -1,10 +1,10 @@
 'use client'
 
 import { useState } from 'react'
-import { Button, Dialog, Line, TextField } from '../kit'
+import { Button, Dialog, Line } from '../kit'
 import { readName } from '../names'
 import { BeginSite } from './begin-site'
-import type { ShelfEntry } from '@/core/payloads'
+import type { ShelfDeed, ShelfEntry } from '@/core/payloads'
 import { useDeeds, type AskedDeed } from './use-deeds'
 
 interface DeedDialogsProps {
@@ -32,49 +32,40 @@ interface OneProps {
   readonly onLeave: () => void
 }
 
-function Rename({ entry, onLeave }: OneProps) {
-  const { orTell } = useDeeds()
-  const rename = (typed: string) => {
-    const read = readName(typed)
-    if (!read.ok) return read.wrong
-    void orTell(entry, { deed: 'rename', clientId: crypto.randomUUID(), name: read.name })
-    onLeave()
-    return undefined
-  }
-  return (
-    <Dialog open onOpenChange={onLeave} title={`Rename ${entry.name}`}>
-      <TextField label="Name" value={entry.name} onCommit={rename} />
-      <p className="mt-2 text-soft">
-        Its address stays, and so do the words on its pages; titles of pages take the new name.
-      </p>
-    </Dialog>
-  )
+interface AskedByNameProps extends OneProps {
+  readonly title: string
+  readonly told: string
+  readonly label: string
+  readonly begin: string
+  readonly doIt: string
+  /** What the typed name is good for, or what is wrong with it. */
+  readonly deedOf: (typed: string) => ShelfDeed | { readonly wrong: string }
 }
 
-function Remove({ entry, onLeave }: OneProps) {
+/** A deed that asks for a name; what is wrong is told beneath it, and what was typed stays. */
+function AskedByName(props: AskedByNameProps) {
+  const { entry, onLeave, title, told, label, begin, doIt, deedOf } = props
   const { carryOut } = useDeeds()
-  const [typed, setTyped] = useState('')
+  const [typed, setTyped] = useState(begin)
   const [wrong, setWrong] = useState<string>()
-  const remove = async () => {
-    const problem = await carryOut(entry, { deed: 'remove', name: typed })
+  const carry = async () => {
+    const deed = deedOf(typed)
+    const problem = 'wrong' in deed ? deed.wrong : await carryOut(entry, deed)
     if (problem) setWrong(problem)
     else onLeave()
   }
   return (
-    <Dialog open onOpenChange={onLeave} title={`Remove ${entry.name}`}>
+    <Dialog open onOpenChange={onLeave} title={title}>
       <form
         className="grid gap-3"
         onSubmit={(event) => {
           event.preventDefault()
-          void remove()
+          void carry()
         }}
       >
-        <p>
-          The site goes from the shelf, and what is published of it is no longer served. For thirty
-          days it can be brought back as it was; after that it is gone for good, with its history.
-        </p>
+        <p>{told}</p>
         <Line
-          label={`Type its name, “${entry.name}”, to remove it`}
+          label={label}
           first
           value={typed}
           onChange={(text) => {
@@ -84,9 +75,43 @@ function Remove({ entry, onLeave }: OneProps) {
           wrong={wrong}
         />
         <Button type="submit" look="strong" disabled={typed.trim() === ''}>
-          Remove {entry.name}
+          {doIt}
         </Button>
       </form>
     </Dialog>
+  )
+}
+
+function Rename(props: OneProps) {
+  const { name } = props.entry
+  return (
+    <AskedByName
+      {...props}
+      title={`Rename ${name}`}
+      told="Its address stays, and so do the words on its pages; titles of pages take the new name."
+      label="Name"
+      begin={name}
+      doIt="Rename it"
+      deedOf={(typed) => {
+        const read = readName(typed)
+        if (!read.ok) return { wrong: read.wrong }
+        return { deed: 'rename', clientId: crypto.randomUUID(), name: read.name }
+      }}
+    />
+  )
+}
+
+function Remove(props: OneProps) {
+  const { name } = props.entry
+  return (
+    <AskedByName
+      {...props}
+      title={`Remove ${name}`}
+      told="The site goes from the shelf, and what is published of it is no longer served. For thirty days it can be brought back as it was; after that it is gone for good, with its history."
+      label={`Type its name, “${name}”, to remove it`}
+      begin=""
+      doIt={`Remove ${name}`}
+      deedOf={(typed) => ({ deed: 'remove', name: typed })}
+    />
   )
 }

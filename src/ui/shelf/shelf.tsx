@@ -65,13 +65,13 @@ export function Shelf({ sites }: { readonly sites: readonly ShelfEntry[] }) {
           </li>
         ))}
       </ul>
-      <Aside
+      <OffShelf
         title="Put away"
         sites={shelved(sites, 'away')}
         deed={{ deed: 'put-back' }}
         label="Put back"
       />
-      <Aside
+      <OffShelf
         title="Removed"
         sites={shelved(sites, 'removed')}
         deed={{ deed: 'bring-back' }}
@@ -100,7 +100,7 @@ function EmptyShelf({ onBegin }: { readonly onBegin: () => void }) {
   )
 }
 
-interface AsideProps {
+interface OffShelfProps {
   readonly title: string
   readonly sites: readonly ShelfEntry[]
   readonly deed: ShelfDeed
@@ -108,7 +108,7 @@ interface AsideProps {
 }
 
 /** Sites that do not stand on the shelf, and the way back for each. */
-function Aside({ title, sites, deed, label }: AsideProps) {
+function OffShelf({ title, sites, deed, label }: OffShelfProps) {
   const { orTell } = useDeeds()
   if (sites.length === 0) return null
   return (

@@ -3,7 +3,7 @@
 import { Ellipsis } from 'lucide-react'
 import Link from 'next/link'
 import type { ShelfEntry, SiteInShort } from '@/core/payloads'
-import { IconButton, Menu, MenuItem, MenuLine } from '../kit'
+import { IconButton, Menu, MenuItem, MenuLine, OnlyHere } from '../kit'
 import { counted, when } from '../words'
 import type { AskedDeed } from './use-deeds'
 
@@ -83,7 +83,7 @@ export function SiteCard({ entry, onAsk }: SiteCardProps) {
           <span className="block truncate text-xs text-soft">
             {isReadable &&
               `${counted(site.pageCount, 'page')}, ${counted(site.themeCount, 'theme')}, `}
-            changed {when(changedAt)}
+            changed <OnlyHere>{() => when(changedAt)}</OnlyHere>
           </span>
         </span>
         {isReadable && (

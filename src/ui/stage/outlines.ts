@@ -12,6 +12,7 @@ import type { Selection } from '../editor'
 import { selectedNode } from './hit-test'
 import { isOverruled, partsOf } from './overrule'
 import type { StageAccess } from './stage-access'
+import { unpointed } from './stage-document'
 
 export interface Box {
   readonly x: number
@@ -47,9 +48,12 @@ export function boxesOfSlot(
   pageId: PageId,
   slot: SlotId,
 ): Box[] {
-  const parts = spotsOnPage(docs, pageId).flatMap((spot) =>
-    coloredIn(spot).flatMap((thing) => partsWith(stage, spot, slot, thing)),
-  )
+  const find = () =>
+    spotsOnPage(docs, pageId).flatMap((spot) =>
+      coloredIn(spot).flatMap((thing) => partsWith(stage, spot, slot, thing)),
+    )
+  // The pointer is taken away once for all of them.
+  const parts = unpointed(stage.document, find)
   return [...new Set(parts)].map(boxOf)
 }
 

@@ -1,4 +1,5 @@
 import {
+  inEditor,
   pageCss,
   pageCssLayers,
   renderSections,
@@ -6,20 +7,8 @@ import {
   shadesOnPages,
   slotProperties,
   slotProperty,
-  type Whereabouts,
 } from '@/core/render'
-import type { Pictures, DocId, PageId, SiteDocs, SlotId } from '@/core/site'
-import { assetUrlOf } from '../look'
-
-/** Links lead nowhere on the stage; everything else lies where the editor's server keeps it. */
-function whereabouts(siteId: string, pictures: Pictures): Whereabouts {
-  return {
-    pictures,
-    assetUrl: assetUrlOf(siteId),
-    fontUrl: (file) => `/fonts/${file}`,
-    link: () => '#',
-  }
-}
+import type { DocId, PageId, SiteDocs, SlotId } from '@/core/site'
 
 /** The pointer never reaches into the stage, so its hover is an attribute that the editor sets. */
 const pointed = 'data-pointed'
@@ -63,7 +52,7 @@ export function createStageWriter(stage: Document) {
     write(siteId: string, docs: SiteDocs, pageId: PageId): void {
       const page = docs.pages[pageId]
       if (!page) return
-      const where = whereabouts(siteId, docs.pictures)
+      const where = inEditor(siteId, docs.pictures)
       const css = pageCss(docs, page, where)
       writeLayer('still', still)
       for (const layer of pageCssLayers) writeLayer(layer, withPointed(css[layer]))

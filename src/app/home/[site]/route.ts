@@ -1,4 +1,4 @@
-import { pagePolicy } from '@/core/render'
+import { framedPolicy } from '@/core/render'
 import { homePicture, localOwner } from '@/server'
 import { orPlainPage, plainPage } from '../../plain-page'
 
@@ -13,7 +13,7 @@ export async function GET(_request: Request, { params }: Context): Promise<Respo
     return new Response(home.value, {
       headers: {
         'content-type': 'text/html; charset=utf-8',
-        'content-security-policy': `${pagePolicy}; frame-ancestors 'self'; sandbox allow-same-origin`,
+        'content-security-policy': framedPolicy,
         // Its address tells the revision.
         'cache-control': 'private, max-age=3600',
       },

@@ -1,7 +1,7 @@
-import type { RoleId } from '@/core/roles'
-import { usualShadeScale } from '@/core/site'
+import type { RoleId } from '../roles'
+import { usualShadeScale } from '../site'
 
-/** Palette and themes of a demo site in short form; the frame's schema checks the result. */
+/** Palette and themes of a site in short form; the frame's schema checks the result. */
 type Decision = string | { readonly value: string }
 
 /** `paper`, `brand-10` (ten points darker), `ink+8`, `paper~` (seen through). */
@@ -17,9 +17,7 @@ export function theme(id: string, name: string, roles: Record<RoleId, Decision>)
   return { id, name, roles: Object.fromEntries(decided), hand: [] }
 }
 
-type ShortTheme = ReturnType<typeof theme>
-
-export function themeSet(themes: readonly ShortTheme[]) {
+export function themeSet(themes: ReadonlyArray<{ readonly id: string }>) {
   return {
     order: themes.map(({ id }) => id),
     byId: Object.fromEntries(themes.map((each) => [each.id, each])),
