@@ -24,3 +24,18 @@ test('a page that is added here stays at hand once it is stored, and is counted'
   expect(sync.getState()).toMatchObject({ pageCount: 7 })
   expect(sync.getState().docs.pages[more.id]).toBeUndefined()
 })
+
+test('a page of ours that lands behind what others did, and is too long to be told, stays at hand', async () => {
+  const server = modelServer()
+  const sync = server.open()
+  server.landEdit({ type: 'renameSlot', slot: 'ink', name: 'Night' })
+  const more = { ...home, id: 'more' as PageId, path: 'more', order: 'a9' }
+  expect(sync.dispatch({ type: 'addPage', page: more })).toBeUndefined()
+  await settle()
+  await settle()
+  const { docs, pageCount, pending } = sync.getState()
+  expect(pending).toEqual([])
+  expect(docs.pages[more.id]).toEqual(server.docs().pages[more.id])
+  expect(docs.frame).toEqual(server.docs().frame)
+  expect(pageCount).toBe(8)
+})
