@@ -1,0 +1,76 @@
+import { expect, test } from '@playwright/test'
+import { clickOnStage, computedOnStage, isSaved, openPaint, stageFrame, undo } from './editor'
+
+const button = '[data-section="opening"] .main-button'
+
+test('the names of themes show on pointing, by a key for all, and hide nothing of the page', async ({
+  page,
+}) => {
+  await openPaint(page)
+  const chip = page.getByRole('button', { name: 'Theme of Opening: On Paper' })
+  const name = chip.getByText('On Paper')
+  await expect(name).toBeHidden()
+  await chip.hover()
+  await expect(name).toBeVisible()
+  await page.getByRole('heading', { name: 'Why this colour?' }).hover()
+  await expect(name).toBeHidden()
+  await page.keyboard.press('t')
+  await expect(name).toBeVisible()
+  await page.keyboard.press('t')
+  await expect(name).toBeHidden()
+  // The marks stand beside the page, not on it.
+  const page_ = (await stageFrame(page).locator('body').boundingBox())!
+  const mark = (await chip.boundingBox())!
+  expect(mark.x).toBeGreaterThanOrEqual(page_.x + page_.width)
+})
+
+test('the header takes a theme of its own from its chip, and goes back to blending there', async ({
+  page,
+}) => {
+  await openPaint(page)
+  await page.getByRole('button', { name: 'Theme of Header: blends' }).click()
+  const choices = page.getByRole('dialog', { name: 'Theme of Header' })
+  await choices.getByText('On Ink', { exact: true }).click()
+  await expect(page.getByRole('button', { name: 'Theme of Header: On Ink' })).toBeVisible()
+  expect(await computedOnStage(page, '[data-section="header"]', 'background-color')).toBe(
+    'rgb(23, 33, 31)',
+  )
+  await page.getByRole('button', { name: 'Theme of Header: On Ink' }).click()
+  await choices
+    .getByText(/^blend/i)
+    .first()
+    .click()
+  await expect(page.getByRole('button', { name: 'Theme of Header: blends' })).toBeVisible()
+  await isSaved(page)
+  await undo(page)
+  await undo(page)
+})
+
+test('a loose colour begins at the colour that is seen', async ({ page }) => {
+  await openPaint(page)
+  await clickOnStage(page, button)
+  const trace = page.getByTestId('trace')
+  await trace.getByRole('radio', { name: /^this element/ }).click()
+  await trace.getByRole('button', { name: 'A loose colour' }).click()
+  await expect(trace.getByLabel('Colour, in any notation', { exact: true })).toHaveValue(/#d65a2a/i)
+})
+
+test('a message covers neither slots nor menu of the tray, and can be closed', async ({ page }) => {
+  await openPaint(page)
+  await page.getByRole('button', { name: 'Brighter …' }).click()
+  await page.getByRole('button', { name: 'More vivid' }).click()
+  await page.getByRole('button', { name: /^Apply to/ }).click()
+  const message = page.locator('[data-sonner-toast]').filter({ hasText: 'More vivid applied' })
+  await expect(message).toBeVisible()
+  const tray = (await page.getByRole('region', { name: 'Palette' }).boundingBox())!
+  await expect
+    .poll(async () => {
+      const box = (await message.boundingBox())!
+      return box.y + box.height <= tray.y
+    })
+    .toBe(true)
+  await message.getByRole('button', { name: /close/i }).click()
+  await expect(message).toHaveCount(0)
+  await isSaved(page)
+  await undo(page)
+})
