@@ -16,7 +16,7 @@ export function largePage(count: number): SiteDocs {
       elements[element] = {
         id: element,
         ...[
-          { kind: 'heading', content: { text: `Heading ${i}`, level: 2 } },
+          { kind: 'heading', content: { runs: [{ text: `Heading ${i}` }], level: 2 } },
           {
             kind: 'paragraph',
             content: { runs: [{ text: 'Words and ' }, { text: 'a link', href: '#' }] },

@@ -38,7 +38,7 @@ function page(n: number, order: string): Page {
         kind: use % 2 ? 'heading' : 'paragraph',
         content:
           use % 2
-            ? { text: `Heading ${use} of page ${n}`, level: 2 }
+            ? { runs: [{ text: `Heading ${use} of page ${n}` }], level: 2 }
             : { runs: [{ text: `A line of words, number ${use}, on page ${n} of the site.` }] },
         colors: { text: { rest: paintOf(n, use) } },
       }

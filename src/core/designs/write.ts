@@ -1,4 +1,4 @@
-import type { ContentOf, KindId } from '../elements'
+import type { ContentOf, KindId, Run } from '../elements'
 import {
   homePath,
   pageSchema,
@@ -24,16 +24,23 @@ function draft<Kind extends KindId>(kind: Kind, content: ContentOf<Kind>, more: 
   return { kind, content, ...more }
 }
 
-type Words = string | ReadonlyArray<string | readonly [text: string, href: string]>
+/** Words of a running text: plain, a link, or as they are kept. */
+type Words = string | ReadonlyArray<string | readonly [text: string, href: string] | Run>
 
 const runs = (words: Words) =>
   (typeof words === 'string' ? [words] : words).map((word) =>
-    typeof word === 'string' ? { text: word } : { text: word[0], href: word[1] },
+    typeof word === 'string'
+      ? { text: word }
+      : 'text' in word
+        ? word
+        : { text: word[0], href: word[1] },
   )
 
-export const h1 = (text: string, more?: More) => draft('heading', { text, level: 1 }, more)
-export const h2 = (text: string, more?: More) => draft('heading', { text, level: 2 }, more)
-export const h3 = (text: string, more?: More) => draft('heading', { text, level: 3 }, more)
+const heading = (level: 1 | 2 | 3) => (words: Words, more?: More) =>
+  draft('heading', { runs: runs(words), level }, more)
+export const h1 = heading(1)
+export const h2 = heading(2)
+export const h3 = heading(3)
 export const p = (words: Words, more?: More) => draft('paragraph', { runs: runs(words) }, more)
 export const lead = (words: Words, more?: More) =>
   draft('paragraph', { runs: runs(words), lead: true }, more)
@@ -46,8 +53,8 @@ export const picture = (asset: string, ratio?: string, caption?: string) =>
   draft('picture', { asset, ...(ratio ? { ratio } : {}), ...(caption ? { caption } : {}) })
 export const icons = (...items: ReadonlyArray<readonly [icon: string, text: string]>) =>
   draft('iconList', { items: items.map(([icon, text]) => ({ icon, text })) })
-export const quote = (text: string, source: string, more?: More) =>
-  draft('quote', { text, source }, more)
+export const quote = (words: Words, source: string, more?: More) =>
+  draft('quote', { runs: runs(words), source }, more)
 export const card = (children: readonly Draft[], more: More = {}) =>
   draft('card', {}, { ...more, children })
 export const prices = (head: string[], ...rows: string[][]) => draft('priceTable', { head, rows })

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import type * as z from 'zod'
 import { kindOf } from '../elements'
 import { fontSchema, fontVersion, textFault, type SiteDocs } from '../site'
+import { structureEdits } from './any-structure.fixture'
 import { editKinds, type Edit } from './edits'
 
 /** Names that every object answers to, and names that are no id; a site must take none of them for something that is there. */
@@ -202,8 +203,9 @@ export const aFont = fontSchema.parse({
   license: 'Made for the test',
 })
 
-/** Edits that carry whole records: made from those of the site. */
+/** Edits that carry whole records or parts of them: made from those of the site. */
 const madeFromSite: Readonly<Partial<Record<EditTypeName, (docs: SiteDocs) => unknown>>> = {
+  ...structureEdits,
   addPage: ({ pages }) => ({
     type: 'addPage',
     page: { ...Object.values(pages)[0]!, id: 'extra', path: 'extra', order: 'a0V' },
@@ -223,7 +225,9 @@ export function anyEditOf(type: EditTypeName, docs: SiteDocs): fc.Arbitrary<Edit
   const { schema } = editTable[type]
   const own = madeFromSite[type]?.(docs)
   const any = own
-    ? fc.constant(own)
+    ? own instanceof fc.Arbitrary
+      ? own
+      : fc.constant(own)
     : anyOf(schema as unknown as Schema, poolsOf(type, docs), 'name')
   return any.filter(
     (edit) => schema.safeParse(edit).success && !textFault(edit),
@@ -232,7 +236,8 @@ export function anyEditOf(type: EditTypeName, docs: SiteDocs): fc.Arbitrary<Edit
 
 /** The same with nasty names wherever a text stands; whatever the schema says of it. */
 export function anyNastyEditOf(type: EditTypeName, docs: SiteDocs): fc.Arbitrary<unknown> {
-  if (madeFromSite[type]) return fc.constant(madeFromSite[type](docs))
+  const own = madeFromSite[type]?.(docs)
+  if (own) return own instanceof fc.Arbitrary ? own : fc.constant(own)
   const { texts } = poolsOf(type, docs)
   const nasty = Object.entries(texts).map(([key, own]) => [
     key,

@@ -28,7 +28,14 @@ export type EditProblem =
   | 'file-taken'
   | 'checkpoint-gone'
   | 'section-gone'
+  | 'section-taken'
+  | 'sections-full'
   | 'element-gone'
+  | 'element-taken'
+  | 'elements-full'
+  | 'holds-nothing'
+  | 'into-itself'
+  | 'content-unfit'
   | 'style-gone'
   | 'facet-unknown'
   | 'text-changed'
@@ -67,6 +74,8 @@ export function pagesIn(docs: readonly DocId[]): RecordRef[] {
   return [...pages].map((id) => ({ kind: 'page', id }))
 }
 
-export function draftBody(draft: DraftDocs, doc: DocId) {
+export type DraftBody = DraftDocs['frame']['body']
+
+export function draftBody(draft: DraftDocs, doc: DocId): DraftBody | undefined {
   return doc === 'frame' ? draft.frame.body : draft.pages[doc]?.body
 }

@@ -1,6 +1,9 @@
 import * as z from 'zod'
 import { textFault, type TextFault } from '../site'
+import { addSection, moveSection, removeSection, setSection } from './band-edits'
 import { setElementColor, setSectionColor, setStyleColor } from './color-edits'
+import { setContent } from './content-edits'
+import { addElements, moveElement, removeElement, wrapElement } from './element-edits'
 import {
   addSlot,
   groupSlot,
@@ -50,6 +53,15 @@ export const editKinds = {
   setSectionTheme,
   setSectionThemes,
   setBlend,
+  addSection,
+  moveSection,
+  removeSection,
+  setSection,
+  setContent,
+  addElements,
+  moveElement,
+  removeElement,
+  wrapElement,
   setElementColor,
   setSectionColor,
   setStyleColor,

@@ -10,4 +10,6 @@ export {
 } from './apply'
 export { checkEdit, editSchema, kindOfEdit, type CheckedEdit, type Edit } from './edits'
 export { readDecision, writeDecision } from './decision-text'
+export { contentAt, elementWords, withContentAt, type ContentPath } from './content-edits'
+export { mostAtOnce, type Seat } from './element-edits'
 export { isClash, putsOf, valueAt, type Put } from './clash'

@@ -23,12 +23,14 @@ function button(
     content,
     facets: [...roles, focusFacet],
     css,
-    html: ({ label: words, href }, { root, link }) =>
-      href === undefined
-        ? tag('button', { ...root, type: 'button' }, escapeHtml(words))
-        : tag('a', { ...root, href: safeHref(link(href)) }, escapeHtml(words)),
+    html: ({ label: text, href }, { root, link, words }) => {
+      const shared = { ...root, ...words('label') }
+      return href === undefined
+        ? tag('button', { ...shared, type: 'button' }, escapeHtml(text))
+        : tag('a', { ...shared, href: safeHref(link(href)) }, escapeHtml(text))
+    },
     samples: () => [{ content: { label: sample }, row: 'buttons' }],
-    title: ({ label: words }) => words,
+    title: ({ label: text }) => text,
   })
 }
 

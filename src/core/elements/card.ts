@@ -20,7 +20,7 @@ export const card = defineKind({
     {
       content: {},
       holds: [
-        { kind: 'heading', content: { text: 'On a card', level: 3 } },
+        { kind: 'heading', content: { runs: [{ text: 'On a card' }], level: 3 } },
         {
           kind: 'paragraph',
           content: { runs: [{ text: 'Words and ' }, { text: 'a link', href: '#' }] },

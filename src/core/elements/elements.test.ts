@@ -3,6 +3,7 @@ import type { ElementKind } from './kind'
 import { kindIds, kindOf, type KindId } from './kinds'
 import { escapeHtml, safeHref } from './markup'
 import { groundsOfRole } from './pairs'
+import { wordColors, type Runs } from './runs'
 import { sectionFacets } from './section'
 
 const write = (kind: ElementKind, content: unknown) =>
@@ -12,7 +13,14 @@ const write = (kind: ElementKind, content: unknown) =>
     asset: (id) => ({ url: `${id}.jpg`, width: 4, height: 3, alt: 'alt' }),
     link: (href) => href,
     isCurrent: () => true,
+    words: () => ({}),
   })
+
+/** Words in every colour that words can have, and a link. */
+const everyWord: Runs = [
+  ...wordColors.map((words) => ({ text: words, words })),
+  { text: 'link', href: '#' },
+]
 
 describe.each(kindIds)('%s', (id) => {
   const kind = kindOf(id)
@@ -52,10 +60,12 @@ describe.each(kindIds)('%s', (id) => {
         expect(roleIds).toContain(role)
       }
       if (facet.on) expect(keys).toContain(facet.on)
-      if (facet.part)
-        expect(
-          samples.some(({ content }) => write(kind, content).includes(`class="${facet.part}"`)),
-        ).toBe(true)
+      if (!facet.part) continue
+      const written = samples.flatMap(({ content }) => [
+        write(kind, content),
+        write(kind, { ...(content as object), runs: everyWord }),
+      ])
+      expect(written.some((html) => html.includes(`class="${facet.part}"`))).toBe(true)
     }
   })
 

@@ -9,11 +9,14 @@ const field = z.strictObject({
   type: z.enum(['text', 'email', 'long']),
 })
 
-function writeField({ label, hint, type }: z.infer<typeof field>): string {
+function writeField(
+  { label, hint, type }: z.infer<typeof field>,
+  words: Record<string, string>,
+): string {
   const shared = { class: 'field', placeholder: hint }
   const control =
     type === 'long' ? tag('textarea', { ...shared, rows: 4 }) : tag('input', { ...shared, type })
-  return tag('label', { class: 'field-label' }, tag('span', {}, escapeHtml(label)) + control)
+  return tag('label', { class: 'field-label' }, tag('span', words, escapeHtml(label)) + control)
 }
 
 export const form = defineKind({
@@ -51,11 +54,11 @@ export const form = defineKind({
 .field { box-sizing: border-box; width: 100%; padding: 0.7rem 0.85rem; border: 1px solid; border-radius: var(--field-radius); font: inherit; font-size: 1rem; font-weight: 400; }
 .field::placeholder { opacity: 1; }
 @media (max-width: 560px) { .form.inline { grid-template-columns: 1fr; } }`,
-  html: ({ fields, inline }, { root, children }) =>
+  html: ({ fields, inline }, { root, children, words }) =>
     tag(
       'form',
       { ...root, class: inline ? `${root.class} inline` : root.class },
-      fields.map(writeField).join('') + children,
+      fields.map((each, i) => writeField(each, words('fields', i, 'label'))).join('') + children,
     ),
   samples: () => [
     {

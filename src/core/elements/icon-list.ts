@@ -17,16 +17,16 @@ export const iconList = defineKind({
 .icon-list { display: grid; gap: 0.85rem; margin: 0; padding: 0; list-style: none; }
 .icon-list li { display: flex; gap: 0.75rem; align-items: flex-start; }
 .icon { flex: none; width: 1.5rem; height: 1.5rem; }`,
-  html: ({ items }, { root }) =>
+  html: ({ items }, { root, words }) =>
     tag(
       'ul',
       root,
       items
-        .map(({ icon, text }) =>
+        .map(({ icon, text }, i) =>
           tag(
             'li',
             {},
-            `<svg class="icon" viewBox="0 0 24 24" fill="none" stroke="currentColor" stroke-width="1.7" stroke-linecap="round" stroke-linejoin="round" aria-hidden="true"><path d="${icons[icon] ?? icons.tick}"/></svg>${tag('span', {}, escapeHtml(text))}`,
+            `<svg class="icon" viewBox="0 0 24 24" fill="none" stroke="currentColor" stroke-width="1.7" stroke-linecap="round" stroke-linejoin="round" aria-hidden="true"><path d="${icons[icon] ?? icons.tick}"/></svg>${tag('span', words('items', i, 'text'), escapeHtml(text))}`,
           ),
         )
         .join(''),

@@ -9,4 +9,17 @@ export {
 export { kindIds, kindOf, kinds, type ContentOf, type KindId } from './kinds'
 export { escapeHtml, safeHref, tag } from './markup'
 export { groundsOfRole, pairsOf, rolePairs, type RolePair } from './pairs'
+export {
+  isMarker,
+  longestHref,
+  mostRuns,
+  mostWords,
+  plainText,
+  runSchema,
+  wordColors,
+  wordFacets,
+  type Run,
+  type Runs,
+  type WordColor,
+} from './runs'
 export { sectionCss, sectionFacets, sectionLayouts } from './section'

@@ -39,6 +39,11 @@ export interface Surroundings {
   ) => { url: string; width: number; height: number; alt: string } | undefined
   readonly link: (href: string) => string
   readonly isCurrent: (href: string) => boolean
+  /**
+   * Attributes of the tag that holds words of the content, which lie at a path in it: the editor
+   * finds by them what is written where; a published page has none.
+   */
+  readonly words: (...at: ReadonlyArray<string | number>) => Record<string, string>
 }
 
 /** An element as the specimen of a theme shows it, in the words of a made-up shop. */

@@ -22,11 +22,11 @@ export const mark = defineKind({
   ],
   css: `
 .mark { display: inline-flex; gap: 0.4em; margin: 0; font-size: 0.9375rem; font-weight: 600; }`,
-  html: ({ text, tone }, { root }) =>
+  html: ({ text, tone }, { root, words }) =>
     tag(
       'p',
       { ...root, 'data-tone': tone },
-      `${tag('span', { 'aria-hidden': 'true' }, SIGNS[tone])}${escapeHtml(text)}`,
+      `${tag('span', { 'aria-hidden': 'true' }, SIGNS[tone])}${tag('span', words('text'), escapeHtml(text))}`,
     ),
   samples: () => [
     { content: { tone: 'success' as const, text: '6 places' }, row: 'marks' },

@@ -34,7 +34,7 @@ export const navigation = defineKind({
 .navigation-link { border-bottom: 0 solid; padding: 0.25rem 0 0.15rem; text-decoration: none; width: fit-content; }
 .navigation-link[aria-current] { border-bottom-width: 2px; }
 .navigation.upright .navigation-link[aria-current] { border-bottom-width: 0; }`,
-  html: ({ items, upright }, { root, link, isCurrent }) =>
+  html: ({ items, upright }, { root, link, isCurrent, words }) =>
     tag(
       'nav',
       {
@@ -43,13 +43,14 @@ export const navigation = defineKind({
         'aria-label': items[0]?.label,
       },
       items
-        .map(({ label, href }) =>
+        .map(({ label, href }, i) =>
           tag(
             'a',
             {
               class: 'navigation-link',
               href: safeHref(link(href)),
               'aria-current': isCurrent(href) ? 'page' : undefined,
+              ...words('items', i, 'label'),
             },
             escapeHtml(label),
           ),

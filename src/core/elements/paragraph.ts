@@ -1,21 +1,20 @@
 import * as z from 'zod'
 import { defineKind } from './kind'
 import { tag } from './markup'
-import { linkFacet, plainText, runsSchema, writeRuns } from './runs'
+import { linkFacet, plainText, runsCss, runsSchema, wordFacets, writeRuns } from './runs'
 
 export const paragraph = defineKind({
   kind: 'paragraph',
   label: 'Paragraph',
   content: z.strictObject({ runs: runsSchema, lead: z.boolean().optional() }),
-  facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'text' }, linkFacet],
+  facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'text' }, linkFacet, ...wordFacets],
   css: `
 .paragraph { max-width: 62ch; text-wrap: pretty; }
-.paragraph.lead { font-size: 1.1875rem; line-height: 1.55; max-width: 46ch; }
-.link { text-decoration-thickness: 1px; text-underline-offset: 0.2em; }`,
-  html: ({ runs, lead }, surroundings) => {
-    const { root } = surroundings
-    const attributes = lead ? { ...root, class: `${root.class} lead` } : root
-    return tag('p', attributes, writeRuns(runs, surroundings))
+.paragraph.lead { font-size: 1.1875rem; line-height: 1.55; max-width: 46ch; }${runsCss}`,
+  html: ({ runs, lead }, around) => {
+    const { root, words } = around
+    const name = lead ? `${root.class} lead` : root.class
+    return tag('p', { ...root, class: name, ...words('runs') }, writeRuns(runs, around))
   },
   samples: () => [
     {
@@ -27,6 +26,21 @@ export const paragraph = defineKind({
         ],
       },
     },
+    {
+      content: {
+        runs: [
+          { text: 'Words in a tint', words: 'tintA' as const },
+          { text: ', ' },
+          { text: 'a second', words: 'tintB' as const },
+          { text: ' and ' },
+          { text: 'a third', words: 'tintC' as const },
+          { text: ', ' },
+          { text: 'marked', words: 'markerA' as const },
+          { text: ' and ' },
+          { text: 'softly marked', words: 'markerB' as const },
+        ],
+      },
+    },
   ],
   title: ({ runs }) => plainText(runs),
 })
@@ -35,10 +49,15 @@ export const finePrint = defineKind({
   kind: 'finePrint',
   label: 'Muted text',
   content: z.strictObject({ runs: runsSchema }),
-  facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'mutedText' }, linkFacet],
+  facets: [
+    { key: 'text', label: 'Text', paints: 'text', role: 'mutedText' },
+    linkFacet,
+    ...wordFacets,
+  ],
   css: `
 .fine-print { font-size: 0.9375rem; max-width: 62ch; }`,
-  html: ({ runs }, surroundings) => tag('p', surroundings.root, writeRuns(runs, surroundings)),
+  html: ({ runs }, around) =>
+    tag('p', { ...around.root, ...around.words('runs') }, writeRuns(runs, around)),
   samples: () => [
     { content: { runs: [{ text: 'Small words, with ' }, { text: 'a link', href: '#' }] } },
   ],

@@ -27,7 +27,7 @@ export const picture = defineKind({
 .picture { margin: 0; }
 .picture img { display: block; width: 100%; height: auto; object-fit: cover; border-radius: var(--picture-radius); }
 .picture-caption { font-size: 0.875rem; margin-top: 0.6rem; }`,
-  html: ({ asset: id, caption, ratio }, { root, asset }) => {
+  html: ({ asset: id, caption, ratio }, { root, asset, words: at }) => {
     const found = asset(id)
     const image = found
       ? tag('img', {
@@ -39,7 +39,7 @@ export const picture = defineKind({
         })
       : ''
     const words = caption
-      ? tag('figcaption', { class: 'picture-caption' }, escapeHtml(caption))
+      ? tag('figcaption', { class: 'picture-caption', ...at('caption') }, escapeHtml(caption))
       : ''
     return tag('figure', root, image + words)
   },

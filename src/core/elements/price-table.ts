@@ -24,18 +24,24 @@ export const priceTable = defineKind({
 .price-table td { padding: 0.85rem 1rem 0.85rem 0; vertical-align: baseline; }
 .price-table :is(th, td):last-child { text-align: right; padding-right: 0; }
 .price-amount { font-variant-numeric: tabular-nums; font-weight: 650; white-space: nowrap; }`,
-  html: ({ head, rows }, { root }) => {
+  html: ({ head, rows }, { root, words }) => {
     const last = head.length - 1
     const headRow = head
-      .map((text) => tag('th', { class: 'price-head', scope: 'col' }, escapeHtml(text)))
+      .map((text, i) =>
+        tag('th', { class: 'price-head', scope: 'col', ...words('head', i) }, escapeHtml(text)),
+      )
       .join('')
-    const body = rows.map((row) =>
+    const body = rows.map((row, y) =>
       tag(
         'tr',
         { class: 'price-row' },
         row
           .map((text, i) =>
-            tag('td', { class: i === last ? 'price-amount' : 'price-cell' }, escapeHtml(text)),
+            tag(
+              'td',
+              { class: i === last ? 'price-amount' : 'price-cell', ...words('rows', y, i) },
+              escapeHtml(text),
+            ),
           )
           .join(''),
       ),

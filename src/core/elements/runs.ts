@@ -2,18 +2,42 @@ import * as z from 'zod'
 import type { Facet, Surroundings } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 
-/** Running text: stretches of plain words, some of them links or strong. */
-export const runsSchema = z
-  .array(
-    z.strictObject({
-      text: z.string().max(4000),
-      href: z.string().max(500).optional(),
-      strong: z.boolean().optional(),
-    }),
-  )
-  .max(100)
+/**
+ * What a few words of a text can be coloured as: in a tint, or on a marker ground.
+ * Each is a colour of the element like any other, with a role of the theme behind it.
+ */
+export const wordColors = ['tintA', 'tintB', 'tintC', 'markerA', 'markerB'] as const
+export type WordColor = (typeof wordColors)[number]
 
-export type Runs = z.infer<typeof runsSchema>
+/** Most characters (UTF-16 units) and stretches in one running text. */
+export const mostWords = 20_000
+export const mostRuns = 400
+/** Longest target of a link. */
+export const longestHref = 500
+
+/** A stretch of plain words, some of it a link, strong, emphasised or coloured; `\n` breaks the line. */
+export const runSchema = z.strictObject({
+  text: z.string().max(mostWords),
+  href: z.string().max(longestHref).optional(),
+  strong: z.boolean().optional(),
+  em: z.boolean().optional(),
+  words: z.enum(wordColors).optional(),
+})
+
+/** Running text. */
+export const runsSchema = z
+  .array(runSchema)
+  .max(mostRuns)
+  .refine((runs) => plainText(runs).length <= mostWords, 'too long')
+
+export type Run = z.infer<typeof runSchema>
+export type Runs = readonly Run[]
+
+const runsIn = ({ runs }: Readonly<Record<string, unknown>>): Runs => (runs ?? []) as Runs
+const shows =
+  (color: WordColor): NonNullable<Facet['shows']> =>
+  (content) =>
+    runsIn(content).some(({ words }) => words === color)
 
 export const linkFacet: Facet = {
   key: 'link',
@@ -22,8 +46,57 @@ export const linkFacet: Facet = {
   part: 'link',
   role: 'link',
   hover: 'linkHover',
-  shows: ({ runs }) => (runs as Runs).some(({ href }) => href),
+  shows: (content) => runsIn(content).some(({ href }) => href),
 }
+
+const tint = (key: WordColor, label: string, role: 'link' | 'mutedText' | 'heading'): Facet => ({
+  key,
+  label,
+  paints: 'text',
+  part: partOfWords[key],
+  role,
+  shows: shows(key),
+})
+
+/** The ground of marked words, and the words on it. */
+const marker = (
+  key: WordColor,
+  label: string,
+  fill: 'buttonFill' | 'surface',
+  words: 'buttonLabel' | 'heading',
+): Facet[] => [
+  { key, label, paints: 'fill', part: partOfWords[key], role: fill, shows: shows(key) },
+  {
+    key: `${key}Words`,
+    label: `${label}, words`,
+    paints: 'text',
+    part: partOfWords[key],
+    role: words,
+    on: key,
+    shows: shows(key),
+  },
+]
+
+/** Classes of coloured words. */
+const partOfWords: Readonly<Record<WordColor, string>> = {
+  tintA: 'tint-a',
+  tintB: 'tint-b',
+  tintC: 'tint-c',
+  markerA: 'marker-a',
+  markerB: 'marker-b',
+}
+
+/** The colours of words in running text. Every pair among them is one that the roles keep readable. */
+export const wordFacets: readonly Facet[] = [
+  tint('tintA', 'Words in a tint', 'link'),
+  tint('tintB', 'Words in a second tint', 'mutedText'),
+  tint('tintC', 'Words in a third tint', 'heading'),
+  ...marker('markerA', 'Marked words', 'buttonFill', 'buttonLabel'),
+  ...marker('markerB', 'Softly marked words', 'surface', 'heading'),
+]
+
+/** Whether words coloured so lie on a ground of their own. */
+export const isMarker = (color: WordColor): boolean => color.startsWith('marker')
 
 export const focusFacet: Facet = {
   key: 'focus',
@@ -33,13 +106,28 @@ export const focusFacet: Facet = {
   role: 'focus',
 }
 
-export function writeRuns(runs: Runs, { link }: Surroundings): string {
-  return runs
-    .map(({ text, href, strong }) => {
-      const words = strong ? tag('strong', {}, escapeHtml(text)) : escapeHtml(text)
-      return href ? tag('a', { class: 'link', href: safeHref(link(href)) }, words) : words
-    })
-    .join('')
+/** Shape of what running text is made of, wherever it stands. */
+export const runsCss = `
+.link { text-decoration-thickness: 1px; text-underline-offset: 0.2em; }
+:is(.marker-a, .marker-b) { padding: 0.05em 0.3em; border-radius: 0.2em; box-decoration-break: clone; -webkit-box-decoration-break: clone; }`
+
+function writeRun({ text, href, strong, em, words }: Run, { link }: Surroundings): string {
+  const around: Array<(inner: string) => string> = []
+  if (em) around.push((inner) => tag('em', {}, inner))
+  if (strong) around.push((inner) => tag('strong', {}, inner))
+  if (words) {
+    around.push((inner) =>
+      tag(isMarker(words) ? 'mark' : 'span', { class: partOfWords[words] }, inner),
+    )
+  }
+  if (href) {
+    around.push((inner) => tag('a', { class: 'link', href: safeHref(link(href)) }, inner))
+  }
+  return around.reduce((inner, wrap) => wrap(inner), escapeHtml(text).replaceAll('\n', '<br>'))
+}
+
+export function writeRuns(runs: Runs, surroundings: Surroundings): string {
+  return runs.map((run) => writeRun(run, surroundings)).join('')
 }
 
 export function plainText(runs: Runs): string {

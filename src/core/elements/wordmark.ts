@@ -14,12 +14,16 @@ export const wordmark = defineKind({
   css: `
 .wordmark { display: inline-flex; align-items: center; gap: 0.6rem; font-family: var(--font-heading); font-size: 1.3125rem; font-weight: 650; letter-spacing: -0.01em; text-decoration: none; white-space: nowrap; }
 .wordmark img { display: block; height: 2rem; width: auto; }`,
-  html: ({ name, asset: id, href }, { root, asset, link }) => {
+  html: ({ name, asset: id, href }, { root, asset, link, words }) => {
     const found = id ? asset(id) : undefined
     const image = found
       ? tag('img', { src: found.url, alt: '', width: found.width, height: found.height })
       : ''
-    return tag('a', { ...root, href: safeHref(link(href)) }, image + escapeHtml(name))
+    return tag(
+      'a',
+      { ...root, href: safeHref(link(href)) },
+      image + tag('span', words('name'), escapeHtml(name)),
+    )
   },
   samples: () => [{ content: { name: 'Tern & Thistle', href: '#' } }],
   title: ({ name }) => name,

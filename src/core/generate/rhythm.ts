@@ -1,6 +1,6 @@
 import { decisionColor } from '../resolve'
 import {
-  sectionsInOrder,
+  shownSections,
   themesInOrder,
   type Frame,
   type Paint,
@@ -61,7 +61,7 @@ export function proposeRhythms(
 ): ThemeId[][] {
   const kinds = themesByKind(frame)
   const all = [...kinds.pale, ...kinds.dark, ...kinds.vivid].map(({ id }) => id)
-  const footer = sectionsInOrder(frame.body).find(({ kind }) => kind === 'footer')?.theme
+  const footer = shownSections(frame.body).find(({ kind }) => kind === 'footer')?.theme
   const filled = pages.flat().filter(({ fill }) => fill)
   const given = new Map<string, ThemeId>(
     [...others.flat(), ...filled].map((section) => [kindOf(section), section.theme as ThemeId]),

@@ -192,7 +192,7 @@ test('a blending header lets a gradient or a picture of the section under it thr
 describe('HTML', () => {
   const nasty = '<script>alert(1)</script> & "quotes"'
   const page = pageOf({
-    a: { id: 'a', kind: 'heading', content: { text: nasty, level: 1 } },
+    a: { id: 'a', kind: 'heading', content: { runs: [{ text: nasty }], level: 1 } },
     b: { id: 'b', kind: 'mainButton', content: { label: nasty, href: 'java\tscript:alert(1)' } },
     c: {
       id: 'c',

@@ -28,6 +28,8 @@ export interface Whereabouts {
   readonly fontUrl: (file: string) => string
   /** The address behind a link of the site; `page:shop` names a page by its id. */
   readonly link: (href: string) => string
+  /** Whether the tags that hold words tell where in the content these lie, for those who edit them. */
+  readonly marksWords?: boolean
   /** The edition that is written and where the same page lies in the other one, where visitors switch. */
   readonly twin?: { readonly edition: 'light' | 'dark'; readonly href: (page: PageId) => string }
 }
@@ -48,6 +50,9 @@ function writeElement(element: SiteElement, body: Body, page: PageId, where: Whe
     },
     link: where.link,
     isCurrent: (href) => href === `page:${page}`,
+    words: where.marksWords
+      ? (...at) => ({ 'data-words': at.join('.') })
+      : (): Record<string, string> => ({}),
   }
   return kindOf(element.kind).html(element.content, surroundings)
 }

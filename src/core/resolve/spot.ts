@@ -2,7 +2,7 @@ import {
   bodyOf,
   isColor,
   own,
-  sectionsInOrder,
+  shownSections,
   type DocId,
   type PageId,
   type Paint,
@@ -31,10 +31,10 @@ export function liesOver({ section, ownFill }: Spot): boolean {
   return section.kind === 'header' && !!section.blend && !!ownFill && !isColor(ownFill)
 }
 
-/** Header, bands and footer of a page, top to bottom. */
+/** Header, bands and footer of a page, top to bottom; what is hidden stands nowhere. */
 export function spotsOnPage(docs: SiteDocs, page: PageId): Spot[] {
-  const bands = docs.pages[page] ? sectionsInOrder(docs.pages[page].body) : []
-  const shared = sectionsInOrder(docs.frame.body)
+  const bands = docs.pages[page] ? shownSections(docs.pages[page].body) : []
+  const shared = shownSections(docs.frame.body)
   const at = (doc: DocId) => (section: Section) => spotOf(docs, doc, section, bands[0])
   return [
     ...shared.filter((section) => section.kind !== 'footer').map(at('frame')),

@@ -24,6 +24,7 @@ const find = (page: string, kind: string, holds: (element: SiteElement) => boole
   Object.values(docs.pages[page as PageId]!.body.elements).find(
     (element) => element.kind === kind && holds(element),
   )!
+const titleOf = ({ kind, content }: SiteElement) => kindOf(kind).title(content)
 const facet = (element: SiteElement, key: string) =>
   kindOf(element.kind).facets.find((each) => each.key === key)!
 
@@ -111,11 +112,7 @@ describe('a blending header', () => {
 
 describe('what lies under a colour', () => {
   test('the card it stands in, not the section', () => {
-    const heading = find(
-      'home',
-      'heading',
-      ({ content }) => (content as { text: string }).text === 'Coptic sewing',
-    )
+    const heading = find('home', 'heading', (element) => titleOf(element) === 'Coptic sewing')
     const where = spot('this-month')
     expect(parentsOf(where, heading.id).map(({ kind }) => kind)).toEqual(['group', 'card'])
     const trace = traceFacet(where, heading, facet(heading, 'text'), 'rest')
@@ -134,9 +131,7 @@ describe('what lies under a colour', () => {
   })
 
   test('every colour of a gradient, from stop to stop; the worst one counts', () => {
-    const heading = find('home', 'heading', ({ content }) =>
-      (content as { text: string }).text.startsWith('A letter'),
-    )
+    const heading = find('home', 'heading', (element) => titleOf(element).startsWith('A letter'))
     const where = spot('newsletter')
     const trace = traceFacet(where, heading, facet(heading, 'text'), 'rest')
     const grounds = groundsUnder(where, heading, trace)

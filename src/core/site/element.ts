@@ -3,6 +3,9 @@ import { kinds, type KindId } from '../elements'
 import { elementId, styleId } from './ids'
 import { facetColors } from './paint'
 
+/** Most elements in one section or in one element. */
+export const mostChildren = 200
+
 function elementOf<Kind extends KindId>(kind: Kind) {
   return z.strictObject({
     id: elementId,
@@ -11,7 +14,7 @@ function elementOf<Kind extends KindId>(kind: Kind) {
     style: styleId.optional(),
     colors: facetColors.optional(),
     /** Only for kinds that hold others. */
-    children: z.array(elementId).max(200).optional(),
+    children: z.array(elementId).max(mostChildren).optional(),
   })
 }
 

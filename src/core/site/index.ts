@@ -16,7 +16,7 @@ export {
   type Paint,
   type State,
 } from './paint'
-export { type SiteElement } from './element'
+export { elementSchema, mostChildren, type SiteElement } from './element'
 export {
   mostExtensions,
   mostSlots,
@@ -46,8 +46,11 @@ export {
 } from './theme'
 export {
   childrenOf,
+  mostSections,
+  sectionSchema,
   sectionOf,
   sectionsInOrder,
+  shownSections,
   walkSection,
   type Body,
   type Section,

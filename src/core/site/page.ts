@@ -3,9 +3,10 @@ import * as z from 'zod'
 import { pageId } from './ids'
 import { nameText } from './text'
 import { bodySchema } from './section'
+import { runningTextStep } from './running-text-step'
 import { carriedOver, withWholes, type Stored, type UpgradeStep } from './upgrade-steps'
 
-export const pageVersion = 5
+export const pageVersion = 6
 
 /** A fractional index: between any two there is another, so that a page that comes or moves touches no other. */
 export const orderKey = z.string().refine(isOrderKey, 'not a key of an order')
@@ -69,4 +70,6 @@ export const pageSteps: Readonly<Record<number, UpgradeStep>> = {
     record: withOrder,
     change: (change) => (change.path.length ? change : withWholes(change, withOrder)),
   },
+  // 6: headings and quotes are running text, sections can be hidden.
+  5: runningTextStep,
 }

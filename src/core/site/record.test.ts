@@ -22,6 +22,18 @@ const { studies: _none, edition: _light, palette, themes, ...rest } = ternFrame
 const withoutHand = Object.fromEntries(
   Object.entries(themes.byId).map(([id, { hand: _hand, ...theme }]) => [id, theme]),
 )
+type Elements = Readonly<Record<string, { readonly content: unknown }>>
+
+/** A body as it was when headings and quotes held one plain text. */
+function withPlainText(body: typeof home.body): Stored {
+  const elements = Object.entries(body.elements as Elements).map(([id, element]) => {
+    const { runs, ...content } = element.content as { runs?: Array<{ text: string }> }
+    const isText = 'level' in content || 'source' in content
+    return [id, isText ? { ...element, content: { ...content, text: runs![0]!.text } } : element]
+  })
+  return { ...body, elements: Object.fromEntries(elements) }
+}
+
 /** The frame as the first version wrote it. */
 const firstFrame: Stored = {
   ...rest,
@@ -30,7 +42,8 @@ const firstFrame: Stored = {
   themes: { ...themes, byId: withoutHand },
 }
 const { order: _order, ...unordered } = home
-const firstPage: Stored = { ...unordered, schema: 1 }
+const firstPage: Stored = { ...unordered, schema: 1, body: withPlainText(home.body) }
+const aHeading = Object.values(home.body.elements).find(({ kind }) => kind === 'heading')!.id
 
 test('a frame of the first schema gains all that came later', () => {
   expect(readRecord('frame', firstFrame)).toEqual(ternFrame)
@@ -128,6 +141,27 @@ const frameAlterations: ReadonlyArray<readonly [string, Alter]> = [
 const pageAlterations: ReadonlyArray<readonly [string, Alter]> = [
   ['a title', (p: typeof home) => ({ ...p, title: 'Start' })],
   ['a page that comes', () => undefined],
+  [
+    'an element that goes',
+    ({ body, ...page }: typeof home) => {
+      const { [aHeading]: _gone, ...elements } = body.elements
+      return { ...page, body: { ...body, elements } }
+    },
+  ],
+  [
+    'all elements that go',
+    ({ body, ...page }: typeof home) => ({ ...page, body: { ...body, elements: {} } }),
+  ],
+  [
+    'a colour of a heading',
+    ({ body, ...page }: typeof home) => {
+      const heading = {
+        ...body.elements[aHeading]!,
+        colors: { text: { rest: { value: '#123456' } } },
+      }
+      return { ...page, body: { ...body, elements: { ...body.elements, [aHeading]: heading } } }
+    },
+  ],
 ]
 
 /** A palette remembers how it was when it came to its third shape, whichever change is gone back: that is left out. */
@@ -182,6 +216,14 @@ test('any run of changes in any old shape is carried to the same, or closes', ()
     ),
     { numRuns: 120 },
   )
+})
+
+test('words of a heading that were changed as one text cannot be carried over; a snippet’s can', () => {
+  const at = (...rest: string[]) => ['body', 'elements', aHeading, 'content', ...rest]
+  expect(readChanges('page', 5, [{ path: at('text'), from: 'a', to: 'b' }])).toBeUndefined()
+  expect(readChanges('page', 5, [{ path: at('text'), at: 0, out: 'a', in: 'b' }])).toBeUndefined()
+  const snippet = [{ path: at('html'), at: 3, out: 'a', in: 'b' }]
+  expect(readChanges('page', 5, snippet)).toEqual(snippet)
 })
 
 test('a whole palette of a shape that has no memory of the design cannot be carried over', () => {

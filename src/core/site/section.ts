@@ -1,9 +1,12 @@
 import * as z from 'zod'
 import { sectionLayouts } from '../elements'
-import { elementSchema, type SiteElement } from './element'
+import { elementSchema, mostChildren, type SiteElement } from './element'
 import { elementId, sectionId, themeId, type ElementId, type SectionId } from './ids'
 import { nameText } from './text'
 import { facetColors } from './paint'
+
+/** Most sections of a page. */
+export const mostSections = 100
 
 /** A band of a page. The header may blend: it takes theme and ground of the section under it. */
 export const sectionSchema = z.strictObject({
@@ -12,15 +15,17 @@ export const sectionSchema = z.strictObject({
   kind: z.enum(['header', 'band', 'footer']),
   theme: themeId,
   blend: z.boolean().optional(),
+  /** Kept, and not shown on any page. */
+  hidden: z.literal(true).optional(),
   layout: z.enum(sectionLayouts),
   centered: z.boolean().optional(),
   colors: facetColors.optional(),
-  children: z.array(elementId).max(200),
+  children: z.array(elementId).max(mostChildren),
 })
 
 /** Sections with their elements, flat and by id: what frame and pages have in common. */
 export const bodySchema = z.strictObject({
-  order: z.array(sectionId).max(100),
+  order: z.array(sectionId).max(mostSections),
   sections: z.record(sectionId, sectionSchema),
   elements: z.record(elementId, elementSchema),
 })
@@ -30,6 +35,11 @@ export type Body = z.infer<typeof bodySchema>
 
 export function sectionsInOrder(body: Body): Section[] {
   return body.order.flatMap((id) => body.sections[id] ?? [])
+}
+
+/** The sections that pages show. */
+export function shownSections(body: Body): Section[] {
+  return sectionsInOrder(body).filter(({ hidden }) => !hidden)
 }
 
 export function childrenOf(body: Body, ids: readonly ElementId[] = []): SiteElement[] {

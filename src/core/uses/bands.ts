@@ -1,4 +1,4 @@
-import { sectionsInOrder, type Body, type Paint, type SectionId, type ThemeId } from '../site'
+import { shownSections, type Body, type Paint, type SectionId, type ThemeId } from '../site'
 
 /** A section as a small drawing of its page needs it. */
 export interface BandEntry {
@@ -9,9 +9,9 @@ export interface BandEntry {
   readonly fill?: Paint
 }
 
-/** The sections of a body, top to bottom. */
+/** The sections of a body that are shown, top to bottom. */
 export function bandsOf(body: Body): BandEntry[] {
-  return sectionsInOrder(body).map(({ id, name, theme, colors }) => ({
+  return shownSections(body).map(({ id, name, theme, colors }) => ({
     id,
     name,
     theme,

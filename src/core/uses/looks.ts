@@ -4,7 +4,7 @@ import {
   siteDocs,
   canonicalJson,
   own,
-  sectionsInOrder,
+  shownSections,
   walkSection,
   type Body,
   type Frame,
@@ -104,7 +104,7 @@ export function countLooks(body: Body): CountedLook[] {
       looks.push(look)
     }
   }
-  for (const section of sectionsInOrder(body)) {
+  for (const section of shownSections(body)) {
     const { theme } = section
     const told = lookKey({ theme, kind: 'section', fill: section.colors?.fill?.rest })
     add(theme, told, () => told)

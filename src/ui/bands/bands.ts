@@ -1,6 +1,6 @@
 import type { PageBandsEntry } from '@/core/payloads'
 import {
-  sectionsInOrder,
+  shownSections,
   type DocId,
   type Frame,
   type Paint,
@@ -84,7 +84,7 @@ export function bandsOnPage(siteId: string, frame: Frame, page: PageBandsEntry):
   const own = page.bands.map((band) => bandOf(siteId, frame, page.id, band))
   const [under] = own
   const shared = (isFooter: boolean) =>
-    sectionsInOrder(frame.body)
+    shownSections(frame.body)
       .filter(({ kind }) => (kind === 'footer') === isFooter)
       .map(({ id, name, theme, colors, blend }) => {
         const band = bandOf(siteId, frame, 'frame', { id, name, theme, fill: colors?.fill?.rest })

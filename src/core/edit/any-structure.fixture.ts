@@ -1,0 +1,111 @@
+import fc from 'fast-check'
+import { wordColors } from '../elements'
+import type { SiteDocs, SiteElement } from '../site'
+
+/** Bodies of a site with the document that each lies in. */
+const bodiesOf = ({ frame, pages }: SiteDocs) => [
+  { doc: 'frame', body: frame.body },
+  ...Object.values(pages).map(({ id, body }) => ({ doc: id as string, body })),
+]
+
+const someRuns = fc.array(
+  fc.record(
+    {
+      text: fc.constantFrom('Words', ' and\n', 'größer', '<b>', ''),
+      strong: fc.boolean(),
+      em: fc.boolean(),
+      href: fc.constantFrom('page:shop', 'javascript:alert(1)', 'https://example.org'),
+      words: fc.constantFrom(...wordColors),
+    },
+    { requiredKeys: ['text'] },
+  ),
+  { maxLength: 4 },
+)
+
+/** What is written into an element: other words, or the content of another of its kind. */
+function anyContent(element: SiteElement, alike: readonly SiteElement[]): fc.Arbitrary<object> {
+  const content = element.content as Record<string, unknown>
+  const others = alike.filter(({ kind }) => kind === element.kind)
+  const whole = fc
+    .constantFrom(...others)
+    .map((other) => ({ at: [], was: content, to: other.content as object }))
+  if (!content.runs) return whole
+  const runs = someRuns.map((to) => ({ at: ['runs'], was: content.runs, to }))
+  return fc.oneof(runs, whole)
+}
+
+const paragraph = (id: string) => ({
+  id,
+  kind: 'paragraph',
+  content: { runs: [{ text: 'New words' }] },
+})
+
+const inCard = [
+  { id: 'new-card', kind: 'card', content: {}, children: ['new-1'] },
+  paragraph('new-1'),
+]
+
+/** Edits of what a page is made of, on a site. */
+export const structureEdits = {
+  setContent: (docs: SiteDocs) =>
+    fc.constantFrom(...bodiesOf(docs)).chain(({ doc, body }) => {
+      const all = Object.values(body.elements)
+      return fc.constantFrom(...all).chain((element) =>
+        anyContent(element, all).map((what) => ({
+          type: 'setContent',
+          doc,
+          element: element.id,
+          ...what,
+        })),
+      )
+    }),
+  addElements: (docs: SiteDocs) =>
+    anySeat(docs).map(({ doc, to }) => ({
+      type: 'addElements',
+      doc,
+      to,
+      top: ['new-card', 'new-2'],
+      elements: [...inCard, paragraph('new-2')],
+    })),
+  moveElement: (docs: SiteDocs) =>
+    anySeat(docs).chain(({ doc, to, ids }) =>
+      fc.constantFrom(...ids).map((element) => ({ type: 'moveElement', doc, element, to })),
+    ),
+  wrapElement: (docs: SiteDocs) =>
+    anySeat(docs).chain(({ doc, ids }) =>
+      fc.constantFrom(...ids).map((element) => ({
+        type: 'wrapElement',
+        doc,
+        element,
+        holder: { id: 'new-row', kind: 'group', content: { arrange: 'row' } },
+      })),
+    ),
+  addSection: ({ frame, pages }: SiteDocs) =>
+    fc.constantFrom(...Object.values(pages)).chain(({ id, body }) =>
+      fc.constantFrom(undefined, ...body.order).map((before) => ({
+        type: 'addSection',
+        doc: id,
+        section: {
+          id: 'new-band',
+          name: 'New',
+          kind: 'band',
+          theme: frame.themes.order[0],
+          layout: 'stack',
+          children: ['new-card'],
+        },
+        elements: inCard,
+        ...(before ? { before } : {}),
+      })),
+    ),
+}
+
+/** A seat in some body, perhaps in one of its elements, perhaps before another. */
+function anySeat(docs: SiteDocs) {
+  return fc.constantFrom(...bodiesOf(docs)).chain(({ doc, body }) => {
+    const ids = Object.keys(body.elements)
+    const maybe = fc.option(fc.constantFrom(...ids), { nil: undefined })
+    return fc
+      .record({ section: fc.constantFrom(...body.order), into: maybe, before: maybe })
+      .map((to) => ({ doc, ids, to: JSON.parse(JSON.stringify(to)) as object }))
+  })
+}
