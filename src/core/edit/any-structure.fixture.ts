@@ -59,6 +59,12 @@ export const structureEdits = {
         })),
       )
     }),
+  continueWords: (docs: SiteDocs) =>
+    structureEdits.setContent(docs).map((edit) => ({
+      ...edit,
+      type: 'continueWords',
+      after: [paragraph('new-1'), paragraph('new-2')],
+    })),
   addElements: (docs: SiteDocs) =>
     anySeat(docs).map(({ doc, to }) => ({
       type: 'addElements',

@@ -4,7 +4,7 @@ import { isSame, type Json } from '../changes'
 import { isShown } from '../resolve'
 import { kindOf, wordFacets } from '../elements'
 import { bodyOf, docId, elementId, own, type DocId, type ElementId, type SiteDocs } from '../site'
-import { defineEdit, draftBody, pagesIn } from './edit'
+import { defineEdit, draftBody, pagesIn, type DraftBody, type EditProblem } from './edit'
 
 /** The way to a part of an element's content: member names, and places in lists. */
 const contentPath = z
@@ -12,8 +12,8 @@ const contentPath = z
   .max(4)
 export type ContentPath = z.infer<typeof contentPath>
 
-const setContentCommand = z.strictObject({
-  type: z.literal('setContent'),
+/** Some part of an element's content, written anew. */
+export const rewording = {
   doc: docId,
   element: elementId,
   at: contentPath,
@@ -21,7 +21,10 @@ const setContentCommand = z.strictObject({
   was: z.unknown().optional(),
   /** What is to stand there; absent takes the member away. */
   to: z.unknown().optional(),
-})
+}
+export type Rewording = z.infer<z.ZodObject<typeof rewording>>
+
+const setContentCommand = z.strictObject({ type: z.literal('setContent'), ...rewording })
 
 /** What lies at a path of a content; undefined where nothing does. */
 export function contentAt(content: unknown, at: ContentPath): unknown {
@@ -62,24 +65,30 @@ export function elementWords(docs: SiteDocs, doc: DocId, id: ElementId): string 
  * which somebody else wrote meanwhile are not lost to it. Colours of words that are no
  * longer in the text go with them.
  */
+export function reword(
+  body: DraftBody,
+  { element: id, at, was, to }: Rewording,
+): EditProblem | undefined {
+  const element = own(body.elements, id)
+  if (!element) return 'element-gone'
+  const content = current(element).content as unknown
+  if (!isSame(contentAt(content, at) as Json, was as Json)) return 'text-changed'
+  if (at.length > 1 && contentAt(content, at.slice(0, -1)) === undefined) return 'text-changed'
+  const next = kindOf(element.kind).content.safeParse(withContentAt(content, at, to))
+  if (!next.success) return 'content-unfit'
+  element.content = next.data as typeof element.content
+  const gone = wordFacets.filter((facet) => !isShown(facet, current(element)))
+  for (const { key } of gone) delete element.colors?.[key]
+  if (element.colors && Object.keys(element.colors).length === 0) delete element.colors
+}
+
 export const setContent = defineEdit<z.infer<typeof setContentCommand>>({
   type: 'setContent',
   schema: setContentCommand,
   needs: ({ doc }) => pagesIn([doc]),
-  apply(draft, { doc, element: id, at, was, to }) {
-    const body = draftBody(draft, doc)
-    if (!body) return 'page-gone'
-    const element = own(body.elements, id)
-    if (!element) return 'element-gone'
-    const content = current(element).content as unknown
-    if (!isSame(contentAt(content, at) as Json, was as Json)) return 'text-changed'
-    if (at.length > 1 && contentAt(content, at.slice(0, -1)) === undefined) return 'text-changed'
-    const next = kindOf(element.kind).content.safeParse(withContentAt(content, at, to))
-    if (!next.success) return 'content-unfit'
-    element.content = next.data as typeof element.content
-    const gone = wordFacets.filter((facet) => !isShown(facet, current(element)))
-    for (const { key } of gone) delete element.colors?.[key]
-    if (element.colors && Object.keys(element.colors).length === 0) delete element.colors
+  apply(draft, command) {
+    const body = draftBody(draft, command.doc)
+    return body ? reword(body, command) : 'page-gone'
   },
   describe: ({ doc, element }, docs) => `${elementWords(docs, doc, element)} reworded`,
 })

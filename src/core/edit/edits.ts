@@ -3,7 +3,13 @@ import { textFault, type TextFault } from '../site'
 import { addSection, moveSection, removeSection, setSection } from './band-edits'
 import { setElementColor, setSectionColor, setStyleColor } from './color-edits'
 import { setContent } from './content-edits'
-import { addElements, moveElement, removeElement, wrapElement } from './element-edits'
+import {
+  addElements,
+  continueWords,
+  moveElement,
+  removeElement,
+  wrapElement,
+} from './element-edits'
 import {
   addSlot,
   groupSlot,
@@ -59,6 +65,7 @@ export const editKinds = {
   setSection,
   setContent,
   addElements,
+  continueWords,
   moveElement,
   removeElement,
   wrapElement,

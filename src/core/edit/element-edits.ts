@@ -10,7 +10,7 @@ import {
   type ElementId,
   type SiteElement,
 } from '../site'
-import { elementWords } from './content-edits'
+import { elementWords, reword, rewording } from './content-edits'
 import {
   defineEdit,
   draftBody,
@@ -110,6 +110,33 @@ export const addElements = defineEdit<z.infer<typeof addElementsCommand>>({
     const label = first ? kindOf(first.kind).label : 'Element'
     return top.length > 1 ? `${top.length} elements added` : `${label} added`
   },
+})
+
+const continueWordsCommand = z.strictObject({
+  type: z.literal('continueWords'),
+  ...rewording,
+  /** What goes on behind it, in order; nothing stands in these. */
+  after: z.array(elementSchema).min(1).max(mostChildren),
+})
+
+/** Ends the words of an element and goes on in elements right behind it. */
+export const continueWords = defineEdit<z.infer<typeof continueWordsCommand>>({
+  type: 'continueWords',
+  schema: continueWordsCommand,
+  needs: ({ doc }) => pagesIn([doc]),
+  apply(draft, command) {
+    const { doc, element: id, after } = command
+    const body = draftBody(draft, doc)
+    if (!body) return 'page-gone'
+    const list = listAround(body, id)
+    if (!list) return 'element-gone'
+    if (list.length + after.length > mostChildren) return 'elements-full'
+    const ids = after.map((each) => each.id)
+    const problem = reword(body, command) ?? takeUp(draft, body, ids, after)
+    if (problem) return problem
+    list.splice(list.indexOf(id) + 1, 0, ...ids)
+  },
+  describe: ({ doc, element }, docs) => `${elementWords(docs, doc, element)} continued`,
 })
 
 const moveElementCommand = z.strictObject({

@@ -16,6 +16,7 @@ export {
   mostWords,
   plainText,
   runSchema,
+  wordClass,
   wordColors,
   wordFacets,
   type Run,

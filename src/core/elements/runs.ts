@@ -53,7 +53,7 @@ const tint = (key: WordColor, label: string, role: 'link' | 'mutedText' | 'headi
   key,
   label,
   paints: 'text',
-  part: partOfWords[key],
+  part: wordClass[key],
   role,
   shows: shows(key),
 })
@@ -65,12 +65,12 @@ const marker = (
   fill: 'buttonFill' | 'surface',
   words: 'buttonLabel' | 'heading',
 ): Facet[] => [
-  { key, label, paints: 'fill', part: partOfWords[key], role: fill, shows: shows(key) },
+  { key, label, paints: 'fill', part: wordClass[key], role: fill, shows: shows(key) },
   {
     key: `${key}Words`,
     label: `${label}, words`,
     paints: 'text',
-    part: partOfWords[key],
+    part: wordClass[key],
     role: words,
     on: key,
     shows: shows(key),
@@ -78,7 +78,7 @@ const marker = (
 ]
 
 /** Classes of coloured words. */
-const partOfWords: Readonly<Record<WordColor, string>> = {
+export const wordClass: Readonly<Record<WordColor, string>> = {
   tintA: 'tint-a',
   tintB: 'tint-b',
   tintC: 'tint-c',
@@ -117,7 +117,7 @@ function writeRun({ text, href, strong, em, words }: Run, { link }: Surroundings
   if (strong) around.push((inner) => tag('strong', {}, inner))
   if (words) {
     around.push((inner) =>
-      tag(isMarker(words) ? 'mark' : 'span', { class: partOfWords[words] }, inner),
+      tag(isMarker(words) ? 'mark' : 'span', { class: wordClass[words] }, inner),
     )
   }
   if (href) {

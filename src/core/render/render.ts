@@ -7,6 +7,7 @@ import {
   own,
   type Body,
   type ColorDecision,
+  type DocId,
   type ElementId,
   type Frame,
   type Page,
@@ -98,6 +99,7 @@ function switchHtml(page: PageId, { twin }: Whereabouts): string {
 }
 
 export interface WrittenSection {
+  readonly doc: DocId
   readonly id: string
   readonly html: string
 }
@@ -105,6 +107,7 @@ export interface WrittenSection {
 /** The sections of a page as HTML, top to bottom. */
 export function renderSections(docs: SiteDocs, page: PageId, where: Whereabouts): WrittenSection[] {
   return spotsOnPage(docs, page).map((spot) => ({
+    doc: spot.doc,
     id: spot.section.id,
     html: writeSection(spot, page, where),
   }))
@@ -223,6 +226,7 @@ export const inEditor = (siteId: string, pictures: Pictures): Whereabouts => ({
   assetUrl: pictureAddress(siteId),
   fontUrl: (file) => `/fonts/${file}`,
   link: () => '#',
+  marksWords: true,
 })
 
 /** Where the editor's server keeps a picture of a site. */

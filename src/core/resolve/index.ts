@@ -22,6 +22,7 @@ export {
   facetRole,
   facetsOf,
   isShown,
+  shownFacets,
   styleChain,
   traceFacet,
   type ColoredThing,

@@ -86,6 +86,13 @@ export function facetsOf(element: SiteElement | undefined): readonly Facet[] {
 export const isShown = ({ shows }: Facet, element: SiteElement | undefined): boolean =>
   !shows || !element || shows(element.content as Readonly<Record<string, unknown>>)
 
+/** The facets of an element that can be seen, and those that something is decided for. */
+export function shownFacets(element: SiteElement | undefined): readonly Facet[] {
+  return facetsOf(element).filter(
+    (facet) => isShown(facet, element) || element?.colors?.[facet.key] !== undefined,
+  )
+}
+
 /** A thing of a section that has colours of its own, and one of them; the section itself has no element. */
 export interface ColoredThing {
   readonly element?: SiteElement
@@ -97,7 +104,7 @@ export function coloredIn({ docs, doc, section }: Spot): ColoredThing[] {
   const elements: Array<SiteElement | undefined> = [undefined]
   const body = bodyOf(docs, doc)
   if (body) walkSection(body, section, (element) => void elements.push(element))
-  return elements.flatMap((element) => facetsOf(element).map((facet) => ({ element, facet })))
+  return elements.flatMap((element) => shownFacets(element).map((facet) => ({ element, facet })))
 }
 
 function decidersAt(spot: Spot, element: SiteElement | undefined, facet: Facet, state: State) {

@@ -53,7 +53,7 @@ export function createEditor(site: LoadedSite, firstPage: LoadedPage): Editor {
 
   async function openPage(pageId: PageId): Promise<Problem | undefined> {
     const problem = await sync.holdPage(pageId)
-    if (!problem) show({ pageId, selection: undefined })
+    if (!problem) show({ pageId, selection: undefined, words: undefined })
     return problem
   }
 

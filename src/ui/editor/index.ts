@@ -26,6 +26,7 @@ export type {
   Trial,
   TrialWay,
   ViewState,
+  WordsPlace,
 } from './state'
 export { isAfterDark } from './state'
 export { openAndTell, stepAndTell, stepWords } from './steps'

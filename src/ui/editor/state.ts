@@ -1,4 +1,5 @@
 import type { StoreApi } from 'zustand/vanilla'
+import type { ContentPath } from '@/core/edit'
 import type { ReadProblem } from '@/core/formats'
 import type { HarmonyId, HueFamily, Mood, PaletteShift } from '@/core/palette'
 import type { Problem } from '@/core/payloads'
@@ -25,6 +26,16 @@ export interface Selection {
   readonly section: SectionId
   readonly element?: ElementId
   readonly facet?: string
+}
+
+/** Words of an element, by where they lie in its content. */
+export interface WordsPlace {
+  readonly doc: DocId
+  readonly section: SectionId
+  readonly element: ElementId
+  readonly at: ContentPath
+  /** Where on the page the caret was asked for, in CSS pixels of it. */
+  readonly caret?: { readonly left: number; readonly top: number }
 }
 
 /** Where a trial comes from, with what that way in needs to go on. */
@@ -110,6 +121,8 @@ export type DeviceWidth = 'desktop' | 'tablet' | 'phone'
 export interface ViewState {
   readonly pageId: PageId
   readonly selection?: Selection
+  /** The words that are edited where they stand. */
+  readonly words?: WordsPlace
   /** The slot whose uses are outlined on the stage. */
   readonly shownSlot?: SlotId
   /** The slot whose editor is open in the tray. */

@@ -10,6 +10,9 @@ export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
   ['1 … 9', 'edit that slot of the palette'],
   [', and .', 'page before, page after'],
   ['arrows', 'on the page: walk what is on it, section by section with ← →'],
+  ['Enter, double click', 'on the page: write the words where they stand'],
+  ['Ctrl B, I, K; F6', 'while writing: strong, emphasis, link; to the bar of the words'],
+  ['Tab', 'while writing: to the words beside these'],
   ['W', 'next width: desktop, tablet, phone'],
   ['T', 'name the theme of each section on the page, or no longer'],
   ['Alt ← and →', 'move the slot that is focused in the tray'],
@@ -42,7 +45,8 @@ function isInChangedText(target: EventTarget | null): boolean {
 
 /** Closes the innermost of what is open in the window; a trial that is let go can be had back. */
 function closeInnermost(editor: Editor): void {
-  const { trial } = editor.store.getState()
+  const { trial, words } = editor.store.getState()
+  if (words) return editor.show({ words: undefined })
   if (!trial) return editor.show({ selection: undefined })
   editor.show({ trial: undefined, middle: 'page', divider: undefined })
   toast('The palette on trial is put away.', {

@@ -18,6 +18,7 @@ import {
 } from '../studies'
 import { TracePanel } from '../trace'
 import { Tray } from '../tray'
+import { WordsLayer } from '../writing'
 import { drop, slotTarget } from './drags'
 
 /** An address that names a study opens with it on trial; that is where a carried palette arrives. */
@@ -66,7 +67,7 @@ export function PaintView() {
         <div className="flex min-h-0 flex-col">
           {(trial || middle !== 'page') && <MiddleBar />}
           <div className="min-h-0 flex-1">
-            {middle === 'page' && <Stage />}
+            {middle === 'page' && <Stage>{(scale) => <WordsLayer scale={scale} />}</Stage>}
             {middle === 'things' && <ThingsView />}
             {middle === 'side' && <SideView />}
           </div>

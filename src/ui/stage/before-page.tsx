@@ -42,7 +42,7 @@ export function BeforePage({ width, height, scale, divider }: BeforePageProps) {
       <StageFrame
         title="The page before"
         onOpen={(stage) => setWriter(createStageWriter(stage))}
-        className="absolute top-0 left-0 origin-top-left bg-white"
+        className="pointer-events-none absolute top-0 left-0 origin-top-left bg-white"
         style={{
           width,
           height,

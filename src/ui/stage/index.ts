@@ -1,3 +1,4 @@
+export { placeOfWords } from './words-at'
 export { hitTest, selectedNode } from './hit-test'
 export { boxOf, type Box } from './outlines'
 export { findOverrule, type Overrule } from './overrule'

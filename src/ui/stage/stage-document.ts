@@ -7,6 +7,7 @@ import {
   shadesOnPages,
   slotProperties,
   slotProperty,
+  type WrittenSection,
 } from '@/core/render'
 import type { DocId, PageId, SiteDocs, SlotId } from '@/core/site'
 
@@ -19,7 +20,10 @@ const still = '*, ::before, ::after { transition: none !important; }'
 
 /** Writes a page into the stage's document, touching only what differs from what it holds. */
 export function createStageWriter(stage: Document) {
-  const written = new Map<string, string>()
+  const written = new Map<string, { readonly node: Element; readonly html: string }>()
+  /** What was asked to be drawn last. */
+  let last: { siteId: string; docs: SiteDocs; pageId: PageId } | undefined
+  let held: Element | undefined
   const styles = new Map<string, HTMLStyleElement>()
 
   function writeLayer(name: string, css: string): void {
@@ -33,30 +37,61 @@ export function createStageWriter(stage: Document) {
     if (style.textContent !== css) style.textContent = css
   }
 
-  function writeSections(sections: ReadonlyArray<{ id: string; html: string }>): void {
-    const keys = sections.map(({ id }, i) => `${i} ${id}`)
-    if (keys.join() !== [...written.keys()].join()) {
-      stage.body.innerHTML = sections.map(({ html }) => html).join('')
-      written.clear()
-      sections.forEach(({ html }, i) => written.set(keys[i]!, html))
-      return
+  function nodeOf(html: string): Element {
+    const template = stage.createElement('template')
+    template.innerHTML = html
+    return template.content.firstElementChild!
+  }
+
+  /** The sections in their order: those that are still the same stay where they are. */
+  function writeSections(sections: readonly WrittenSection[]): void {
+    const before = new Map(written)
+    written.clear()
+    let next = stage.body.firstElementChild
+    for (const { doc, id, html } of sections) {
+      const key = `${doc}/${id}`
+      const known = before.get(key)
+      before.delete(key)
+      const stays = known && (known.html === html || known.node === held)
+      const node = stays ? known.node : nodeOf(html)
+      if (known && !stays) {
+        if (known.node === next) next = next.nextElementSibling
+        known.node.remove()
+      }
+      if (node === next) next = next.nextElementSibling
+      else stage.body.insertBefore(node, next)
+      written.set(key, { node, html })
     }
-    sections.forEach(({ html }, i) => {
-      if (written.get(keys[i]!) === html) return
-      stage.body.children[i]!.outerHTML = html
-      written.set(keys[i]!, html)
-    })
+    for (const { node } of before.values()) node.remove()
+  }
+
+  const draw = () => {
+    if (!last) return
+    const { siteId, docs, pageId } = last
+    const page = docs.pages[pageId]
+    if (!page) return
+    const where = inEditor(siteId, docs.pictures)
+    const css = pageCss(docs, page, where)
+    writeLayer('still', still)
+    for (const layer of pageCssLayers) writeLayer(layer, withPointed(css[layer]))
+    writeSections(renderSections(docs, pageId, where))
   }
 
   return {
     write(siteId: string, docs: SiteDocs, pageId: PageId): void {
-      const page = docs.pages[pageId]
-      if (!page) return
-      const where = inEditor(siteId, docs.pictures)
-      const css = pageCss(docs, page, where)
-      writeLayer('still', still)
-      for (const layer of pageCssLayers) writeLayer(layer, withPointed(css[layer]))
-      writeSections(renderSections(docs, pageId, where))
+      last = { siteId, docs, pageId }
+      draw()
+    },
+    /** Leaves a section alone, whatever becomes of it, for as long as somebody writes in it. */
+    hold(section: Element): void {
+      held = section
+    },
+    letGo(): void {
+      const key = [...written].find(([, { node }]) => node === held)?.[0]
+      // What was written in it is none of ours.
+      if (key) written.set(key, { node: held!, html: '' })
+      held = undefined
+      draw()
     },
     /** The style element of the custom CSS, to find the rule that overrules a decision. */
     customSheet: () => styles.get('custom')?.sheet ?? null,

@@ -26,7 +26,7 @@ export function StageFrame({ title, className, style, onOpen }: StageFrameProps)
       sandbox="allow-same-origin"
       tabIndex={-1}
       onLoad={(event) => open(event.currentTarget.contentDocument)}
-      className={`pointer-events-none block border-0 ${className}`}
+      className={`block border-0 ${className}`}
       style={style}
     />
   )

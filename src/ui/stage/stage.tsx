@@ -1,6 +1,14 @@
 'use client'
 
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import {
+  useEffect,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type MouseEvent,
+  type PointerEvent,
+  type ReactNode,
+} from 'react'
 import { useStore } from 'zustand'
 import { useEditor, useEditorState, useShownDocs, type DeviceWidth } from '../editor'
 import { BeforePage } from './before-page'
@@ -12,6 +20,7 @@ import { markPointed } from './stage-document'
 import { StageFrame } from './stage-frame'
 import { ThemeChips } from './theme-chips'
 import { stepTo, walkable } from './walk'
+import { firstWords, wordsAt } from './words-at'
 
 /** Widths in CSS pixels of the page; a wider page than there is room for is drawn smaller. */
 const WIDTHS: Readonly<Record<DeviceWidth, number>> = { desktop: 1140, tablet: 820, phone: 390 }
@@ -45,8 +54,13 @@ function useDrawing(width: number): void {
   }, [stage, siteId, docs, pageId, width])
 }
 
+interface StageProps {
+  /** What lies over the page at a scale. */
+  readonly children?: (scale: number) => ReactNode
+}
+
 /** The live page. Nothing in it runs; the editor draws it, points at it, and listens above it. */
-export function Stage() {
+export function Stage({ children }: StageProps) {
   const editor = useEditor()
   const device = useEditorState((state) => state.width)
   const { frame, available } = useAvailableWidth()
@@ -55,11 +69,19 @@ export function Stage() {
   const height = useStore(stageStore, (state) => state.height)
   const [hover, setHover] = useState<{ target: Element; label: string }>()
   const divider = useEditorState((state) => (state.trial ? state.divider : undefined))
+  const isWriting = useEditorState((state) => !!state.words)
+  const layer = useRef<HTMLDivElement>(null)
   const width = WIDTHS[device]
   const scale = Math.min(1, (available - MARGIN * 2) / width)
   useDrawing(width)
 
   useEffect(() => closeStage, [])
+  // Whoever has written goes on walking the page.
+  const wrote = useRef(false)
+  useEffect(() => {
+    if (wrote.current && !isWriting) layer.current?.focus({ preventScroll: true })
+    wrote.current = isWriting
+  }, [isWriting])
 
   const hit = (event: PointerEvent<HTMLDivElement>) => {
     const { stage } = stageStore.getState()
@@ -75,8 +97,23 @@ export function Stage() {
     const { docs } = editor.store.getState()
     setHover(found && { target: found.target, label: selectionLabel(docs, found.selection) })
   }
+  const write = (event: MouseEvent<HTMLDivElement>) => {
+    const { stage } = stageStore.getState()
+    if (!stage || isWriting) return
+    const bounds = event.currentTarget.getBoundingClientRect()
+    const [x, y] = [(event.clientX - bounds.left) / scale, (event.clientY - bounds.top) / scale]
+    const words = wordsAt(stage.document, editor.store.getState().pageId, x, y)
+    if (words) editor.show({ words })
+  }
   const walk = (event: KeyboardEvent) => {
     const { docs, pageId, selection } = editor.store.getState()
+    if (event.key === 'Enter' && selection) {
+      const { stage } = stageStore.getState()
+      const words = stage && firstWords(stage.document, selection)
+      if (words) editor.show({ words })
+      if (words) event.preventDefault()
+      return
+    }
     const next = stepTo(walkable(docs, pageId), selection, event.key)
     if (!next) return
     event.preventDefault()
@@ -109,22 +146,24 @@ export function Stage() {
         <StageFrame
           title="The page, live"
           onOpen={openStage}
-          className="origin-top-left"
+          className={`origin-top-left ${isWriting ? '' : 'pointer-events-none'}`}
           style={{ width, height, transform: `scale(${scale})` }}
         />
         {divider !== undefined && (
           <BeforePage width={width} height={height} scale={scale} divider={divider} />
         )}
         <div
-          className="absolute inset-0 cursor-crosshair -outline-offset-2"
+          ref={layer}
+          className={`absolute inset-0 cursor-crosshair -outline-offset-2 ${isWriting ? 'pointer-events-none' : ''}`}
           data-testid="stage"
           role="group"
           tabIndex={0}
-          aria-label="The page. Arrow keys walk what is on it: down and up to the next thing, right and left to the next section"
+          aria-label="The page. Arrow keys walk what is on it: down and up to the next thing, right and left to the next section, Enter writes its words"
           onKeyDown={walk}
           data-stage-scale={scale}
           onPointerMove={point}
           onPointerLeave={leave}
+          onDoubleClick={write}
           onClick={(event) =>
             editor.show({
               selection: hit(event as unknown as PointerEvent<HTMLDivElement>)?.selection,
@@ -136,6 +175,7 @@ export function Stage() {
             {selection && selectionLabel(docs, selection)}
           </p>
         </div>
+        {children?.(scale)}
         {divider === undefined && <ThemeChips scale={scale} />}
       </div>
     </div>

@@ -165,7 +165,7 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
           <StageFrame
             title="The specimen"
             onOpen={open}
-            className="origin-top-left bg-white"
+            className="pointer-events-none origin-top-left bg-white"
             style={{ height, width: side ? width : '100%', transform: `scale(${scale})` }}
           />
           {boxes.map(({ x, y, width: wide, height: tall }, i) => (

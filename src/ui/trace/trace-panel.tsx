@@ -1,7 +1,7 @@
 'use client'
 
 import { kindOf } from '@/core/elements'
-import { facetsOf, readingOf, traceFacet, type Spot } from '@/core/resolve'
+import { facetsOf, readingOf, shownFacets, traceFacet, type Spot } from '@/core/resolve'
 import { writeHex, writeRatio } from '@/core/color'
 import { bodyOf, childrenOf, walkSection, type SiteElement, type State } from '@/core/site'
 import { useState } from 'react'
@@ -59,7 +59,7 @@ function Traced({ spot, selection, element }: TracedProps) {
   const stage = useStore(stageStore, (held) => held.stage)
   // What the stage computes is asked again after each drawing; before it, the stage holds the old page.
   useStore(stageStore, (held) => held.drawing)
-  const facets = facetsOf(element)
+  const facets = shownFacets(element)
   const facet = facets.find(({ key }) => key === selection.facet) ?? facets[0]
   const kind = element ? kindOf(element.kind) : undefined
   const name = element && kind ? kind.title(element.content) : spot.section.name
@@ -132,7 +132,7 @@ function FacetChoice({ spot, selection, element, chosen }: FacetChoiceProps) {
   const editor = useEditor()
   return (
     <div role="group" aria-label="Colours of this thing" className="flex flex-wrap gap-1">
-      {facetsOf(element).map((each) => {
+      {shownFacets(element).map((each) => {
         const { color } = traceFacet(spot, element, each, 'rest')
         return (
           <button
