@@ -20,6 +20,8 @@ export {
   linksTo,
   listPages,
   listPictures,
+  picturesByIds,
+  takePicture,
   listSites,
   loadPage,
   loadSite,

@@ -12,7 +12,9 @@ export async function callAt<T>(address: string, path: string, body?: unknown): 
       cache: 'no-store',
       ...(body === undefined
         ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+        : body instanceof Blob
+          ? { headers: { 'content-type': 'application/octet-stream' }, body }
+          : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     })
   } catch {
     return refused({ code: 'database-away' })

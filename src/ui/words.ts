@@ -2,7 +2,7 @@ import type { ColorProblem } from '@/core/color'
 import type { EditProblem } from '@/core/edit'
 import type { ReadProblem } from '@/core/formats'
 import type { PaletteFault } from '@/core/palette'
-import type { Problem } from '@/core/payloads'
+import type { PictureFault, Problem } from '@/core/payloads'
 
 /** The words of the interface for what can go wrong; each says what to do. */
 export const colorProblemWords: Readonly<Record<ColorProblem, string>> = {
@@ -59,6 +59,17 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
     'a snippet holds what may not stand in a page; leave out scripts, frames, and all that is loaded from elsewhere',
   'css-reaches-out':
     'it loads something from elsewhere; leave out @import, and use files of the site (assets/…) or data: pictures alone',
+}
+
+/** Why a file is no picture that can be taken. */
+const pictureWords: Readonly<Record<PictureFault, string>> = {
+  'not-a-picture':
+    'This is no picture that can be read here, whatever its name says. Take a JPEG, PNG, WebP, AVIF, GIF or SVG.',
+  'cut-short': 'This picture is cut short or broken. Save or fetch it once more, then try again.',
+  'too-many-pixels':
+    'This picture has more than 64 million pixels. Make it smaller; 2,560 across is plenty for a page.',
+  'unclean-vector':
+    'This SVG is too large, too deep or not well formed. Save it anew as a plain SVG, then try again.',
 }
 
 /** What could not be read of a palette file. */
@@ -137,6 +148,8 @@ export function problemWords(problem: Problem): string {
       return 'This site has not been published yet.'
     case 'too-large':
       return 'That is too much at once. Do it in smaller parts.'
+    case 'picture':
+      return pictureWords[problem.why]
     case 'not-json':
     case 'foreign-origin':
     case 'unexpected':

@@ -29,6 +29,7 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   storage: 507,
   unreadable: 422,
   'not-json': 400,
+  picture: 422,
   'too-large': 413,
   'too-deep': 400,
   'too-slow': 408,
@@ -94,10 +95,10 @@ export async function respond<T>(work: () => Promise<Result<T>>): Promise<Respon
   }
 }
 
-/** Reads at most `LARGEST` bytes, whatever the header promises, and waits for them no longer than there is patience. */
-async function readText(request: Request): Promise<Result<string>> {
+/** Reads at most some bytes, whatever the header promises, and waits for them no longer than there is patience. */
+async function readBytes(request: Request, largest: number): Promise<Result<Buffer>> {
   const reader = request.body?.getReader()
-  if (!reader) return done('')
+  if (!reader) return done(Buffer.of())
   const chunks: Uint8Array[] = []
   let size = 0
   let timer: NodeJS.Timeout | undefined
@@ -108,9 +109,9 @@ async function readText(request: Request): Promise<Result<string>> {
     for (;;) {
       const next = await Promise.race([reader.read(), late])
       if (next === 'late') return refused({ code: 'too-slow' })
-      if (next.done) return done(Buffer.concat(chunks).toString('utf8'))
+      if (next.done) return done(Buffer.concat(chunks))
       size += next.value.byteLength
-      if (size > LARGEST) return refused({ code: 'too-large' })
+      if (size > largest) return refused({ code: 'too-large' })
       chunks.push(next.value)
     }
   } finally {
@@ -122,12 +123,13 @@ async function readText(request: Request): Promise<Result<string>> {
 
 /** What a body holds, checked: how large, how deep and how slow it is, what stands in its texts, and its shape. */
 async function readBody<Body>(request: Request, schema: z.ZodType<Body>): Promise<Result<Body>> {
-  const text = await readText(request)
-  if (!text.ok) return text
-  if (jsonDepth(text.value) > deepestJson) return refused({ code: 'too-deep' })
+  const bytes = await readBytes(request, LARGEST)
+  if (!bytes.ok) return bytes
+  const text = bytes.value.toString('utf8')
+  if (jsonDepth(text) > deepestJson) return refused({ code: 'too-deep' })
   let json: unknown
   try {
-    json = JSON.parse(text.value)
+    json = JSON.parse(text)
   } catch {
     return refused({ code: 'not-json' })
   }
@@ -169,14 +171,27 @@ function isForeign(request: Request): boolean {
 }
 
 /** Checks where a request comes from and what it holds, then runs the service with its body. */
-export async function respondTo<Body, T>(
+export const respondTo = <Body, T>(
   request: Request,
   schema: z.ZodType<Body>,
+  work: (body: Body) => Promise<Result<T>>,
+): Promise<Response> => respondWith(request, () => readBody(request, schema), work)
+
+/** The same for a file: its bytes, as many as are taken. */
+export const respondToBytes = <T>(
+  request: Request,
+  largest: number,
+  work: (bytes: Buffer) => Promise<Result<T>>,
+): Promise<Response> => respondWith(request, () => readBytes(request, largest), work)
+
+async function respondWith<Body, T>(
+  request: Request,
+  read: () => Promise<Result<Body>>,
   work: (body: Body) => Promise<Result<T>>,
 ): Promise<Response> {
   if (isForeign(request)) return write(refused({ code: 'foreign-origin' }))
   const response = await respond(async () => {
-    const body = await readBody(request, schema)
+    const body = await read()
     return body.ok ? work(body.value) : body
   })
   // A body that was not read to its end leaves the connection good for nothing more.

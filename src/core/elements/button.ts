@@ -22,6 +22,8 @@ function button(
     label,
     content,
     facets: [...roles, focusFacet],
+    fields: [{ at: 'href', as: 'link', label: 'Leads to', mayGo: true }],
+    fresh: { label: 'A button' },
     css,
     html: ({ label: text, href }, { root, link, words }) => {
       const shared = { ...root, ...words('label') }

@@ -11,6 +11,7 @@ export const card = defineKind({
     { key: 'fill', label: 'Fill', paints: 'fill', role: 'surface' },
     { key: 'line', label: 'Border', paints: 'line', role: 'line' },
   ],
+  fresh: {},
   css: `
 .card { display: flex; flex-direction: column; gap: 0.65rem; padding: 1.4rem; border: var(--card-line) solid; border-radius: var(--card-radius); }
 .card > .picture:first-child { margin: -1.4rem -1.4rem 0.5rem; }

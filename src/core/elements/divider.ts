@@ -7,6 +7,7 @@ export const divider = defineKind({
   label: 'Divider',
   content: z.strictObject({}),
   facets: [{ key: 'line', label: 'Line', paints: 'line', role: 'line' }],
+  fresh: {},
   css: `
 .divider { width: 100%; margin: 0.5rem 0; border: 0; border-top: 1px solid; }`,
   html: (_content, { root }) => tag('hr', root),

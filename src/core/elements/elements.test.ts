@@ -12,7 +12,8 @@ const write = (kind: ElementKind, content: unknown) =>
     children: '<i>child</i>',
     asset: (id) => ({ url: `${id}.jpg`, width: 4, height: 3, alt: 'alt' }),
     link: (href) => href,
-    isCurrent: () => true,
+    isCurrent: (href) => href.startsWith('page:'),
+    isEdited: false,
     words: () => ({}),
   })
 

@@ -47,6 +47,33 @@ export const form = defineKind({
     { key: 'line', label: 'Field border', paints: 'line', part: 'field', role: 'fieldLine' },
     { ...focusFacet, part: 'field' },
   ],
+  fields: [
+    {
+      at: 'fields',
+      as: 'list',
+      label: 'Fields',
+      entry: 'field',
+      fields: [
+        { at: 'label', as: 'line', label: 'Label', longest: 120 },
+        { at: 'hint', as: 'line', label: 'Hint', longest: 200 },
+        {
+          at: 'type',
+          as: 'choice',
+          label: 'Takes',
+          options: [
+            ['text', 'A line'],
+            ['email', 'Mail'],
+            ['long', 'Much'],
+          ],
+        },
+      ],
+      fresh: { label: 'New field', hint: '', type: 'text' },
+      least: 1,
+      most: 20,
+    },
+    { at: 'inline', as: 'tick', label: 'Button beside the field' },
+  ],
+  fresh: { fields: [{ label: 'Mail', hint: 'you@example.org', type: 'email' }] },
   css: `
 .form { display: grid; gap: 1.1rem; max-width: 34rem; }
 .form.inline { grid-template-columns: 1fr auto; align-items: end; }

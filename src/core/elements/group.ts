@@ -8,6 +8,19 @@ export const group = defineKind({
   content: z.strictObject({ arrange: z.enum(['column', 'row', 'grid']) }),
   holds: true,
   facets: [],
+  fields: [
+    {
+      at: 'arrange',
+      as: 'choice',
+      label: 'Arranged in',
+      options: [
+        ['column', 'Column'],
+        ['row', 'Row'],
+        ['grid', 'Grid'],
+      ],
+    },
+  ],
+  fresh: { arrange: 'row' },
   css: `
 .group { display: flex; flex-direction: column; gap: 1.1rem; min-width: 0; }
 .group.row { flex-direction: row; flex-wrap: wrap; align-items: center; gap: 0.75rem 1rem; }

@@ -15,6 +15,19 @@ export const heading = defineKind({
     linkFacet,
     ...wordFacets,
   ],
+  fields: [
+    {
+      at: 'level',
+      as: 'choice',
+      label: 'Size',
+      options: [
+        [1, 'Title'],
+        [2, 'Heading'],
+        [3, 'Small'],
+      ],
+    },
+  ],
+  fresh: { runs: [{ text: 'A heading' }], level: 2 },
   css: `
 .heading { font-family: var(--font-heading); font-weight: var(--weight-heading); text-wrap: balance; }
 h1.heading { font-size: clamp(2.3rem, 1.2rem + 4.4vw, 4rem); line-height: 1.06; letter-spacing: -0.018em; }

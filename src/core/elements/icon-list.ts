@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { icons } from './icons'
+import { iconHtml } from './icon-mark'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 
@@ -13,6 +13,27 @@ export const iconList = defineKind({
     { key: 'icon', label: 'Icons', paints: 'text', part: 'icon', role: 'accent' },
     { key: 'text', label: 'Text', paints: 'text', role: 'text' },
   ],
+  fields: [
+    {
+      at: 'items',
+      as: 'list',
+      label: 'Entries',
+      entry: 'entry',
+      fields: [
+        { at: 'icon', as: 'icon', label: 'Icon' },
+        { at: 'text', as: 'line', label: 'Words', longest: 300 },
+      ],
+      fresh: { icon: 'tick', text: 'One more thing' },
+      least: 1,
+      most: 30,
+    },
+  ],
+  fresh: {
+    items: [
+      { icon: 'tick', text: 'A first thing' },
+      { icon: 'tick', text: 'A second thing' },
+    ],
+  },
   css: `
 .icon-list { display: grid; gap: 0.85rem; margin: 0; padding: 0; list-style: none; }
 .icon-list li { display: flex; gap: 0.75rem; align-items: flex-start; }
@@ -23,11 +44,7 @@ export const iconList = defineKind({
       root,
       items
         .map(({ icon, text }, i) =>
-          tag(
-            'li',
-            {},
-            `<svg class="icon" viewBox="0 0 24 24" fill="none" stroke="currentColor" stroke-width="1.7" stroke-linecap="round" stroke-linejoin="round" aria-hidden="true"><path d="${icons[icon] ?? icons.tick}"/></svg>${tag('span', words('items', i, 'text'), escapeHtml(text))}`,
-          ),
+          tag('li', {}, iconHtml(icon) + tag('span', words('items', i, 'text'), escapeHtml(text))),
         )
         .join(''),
     ),

@@ -1,3 +1,5 @@
+export type { Field } from './field'
+export { iconNames, icons } from './icons'
 export {
   cssProperty,
   kindClass,

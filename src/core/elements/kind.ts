@@ -1,5 +1,6 @@
 import type * as z from 'zod'
 import type { PaintedAs, RoleId } from '../roles'
+import type { Field } from './field'
 
 /** A role that depends on a word in the element's content, such as the tone of a mark. */
 export interface RoleByContent {
@@ -39,6 +40,8 @@ export interface Surroundings {
   ) => { url: string; width: number; height: number; alt: string } | undefined
   readonly link: (href: string) => string
   readonly isCurrent: (href: string) => boolean
+  /** Whether it is written for those who edit it: all of it can be seen then. */
+  readonly isEdited: boolean
   /**
    * Attributes of the tag that holds words of the content, which lie at a path in it: the editor
    * finds by them what is written where; a published page has none.
@@ -62,6 +65,10 @@ export interface ElementKind<Content = unknown> {
   /** Whether other elements can stand inside it. */
   readonly holds?: boolean
   readonly facets: readonly Facet[]
+  /** What of the content is set beside the page. */
+  readonly fields?: readonly Field[]
+  /** What an element of this kind holds when it is added; absent for those that come in another way. */
+  readonly fresh?: NoInfer<Content>
   /** What shows its colours, given the name of the theme; nothing for kinds that have none. */
   readonly samples: (theme: string) => ReadonlyArray<Sample<NoInfer<Content>>>
   /** Shape only: no rule here names a colour. */

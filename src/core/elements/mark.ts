@@ -20,6 +20,19 @@ export const mark = defineKind({
       role: { by: 'tone', of: { success: 'success', warning: 'warning', danger: 'danger' } },
     },
   ],
+  fields: [
+    {
+      at: 'tone',
+      as: 'choice',
+      label: 'Says',
+      options: [
+        ['success', 'Good'],
+        ['warning', 'Mind'],
+        ['danger', 'No'],
+      ],
+    },
+  ],
+  fresh: { text: '3 places left', tone: 'success' },
   css: `
 .mark { display: inline-flex; gap: 0.4em; margin: 0; font-size: 0.9375rem; font-weight: 600; }`,
   html: ({ text, tone }, { root, words }) =>

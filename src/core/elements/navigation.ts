@@ -28,6 +28,23 @@ export const navigation = defineKind({
       role: 'accent',
     },
   ],
+  fields: [
+    {
+      at: 'items',
+      as: 'list',
+      label: 'Links',
+      entry: 'link',
+      fields: [
+        { at: 'label', as: 'line', label: 'Words', longest: 80 },
+        { at: 'href', as: 'link', label: 'Leads to' },
+      ],
+      fresh: { label: 'New link', href: '#' },
+      least: 1,
+      most: 20,
+    },
+    { at: 'upright', as: 'tick', label: 'One below the other' },
+  ],
+  fresh: { items: [{ label: 'A link', href: '#' }] },
   css: `
 .navigation { display: flex; flex-wrap: wrap; gap: 0.35rem 1.75rem; }
 .navigation.upright { flex-direction: column; }

@@ -8,6 +8,8 @@ export const paragraph = defineKind({
   label: 'Paragraph',
   content: z.strictObject({ runs: runsSchema, lead: z.boolean().optional() }),
   facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'text' }, linkFacet, ...wordFacets],
+  fields: [{ at: 'lead', as: 'tick', label: 'Larger, as an opening' }],
+  fresh: { runs: [{ text: 'Words that say what matters here.' }] },
   css: `
 .paragraph { max-width: 62ch; text-wrap: pretty; }
 .paragraph.lead { font-size: 1.1875rem; line-height: 1.55; max-width: 46ch; }${runsCss}`,
@@ -54,6 +56,7 @@ export const finePrint = defineKind({
     linkFacet,
     ...wordFacets,
   ],
+  fresh: { runs: [{ text: 'A few muted words' }] },
   css: `
 .fine-print { font-size: 0.9375rem; max-width: 62ch; }`,
   html: ({ runs }, around) =>

@@ -23,6 +23,23 @@ export const picture = defineKind({
       role: 'mutedText',
     },
   ],
+  fields: [
+    { at: 'asset', as: 'picture', label: 'Picture' },
+    {
+      at: 'ratio',
+      as: 'choice',
+      label: 'Cut to',
+      absent: '',
+      options: [
+        ['', 'Whole'],
+        ['1/1', '1:1'],
+        ['4/3', '4:3'],
+        ['3/4', '3:4'],
+        ['16/9', '16:9'],
+      ],
+    },
+    { at: 'caption', as: 'line', label: 'Caption', longest: 400, mayGo: true },
+  ],
   css: `
 .picture { margin: 0; }
 .picture img { display: block; width: 100%; height: auto; object-fit: cover; border-radius: var(--picture-radius); }

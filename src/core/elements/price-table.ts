@@ -17,6 +17,23 @@ export const priceTable = defineKind({
     { key: 'price', label: 'Prices', paints: 'text', part: 'price-amount', role: 'heading' },
     { key: 'line', label: 'Rules', paints: 'line', part: 'price-row', role: 'line' },
   ],
+  fields: [
+    {
+      at: 'rows',
+      as: 'table',
+      label: 'Rows',
+      head: 'head',
+      mostRows: 60,
+      mostColumns: 6,
+    },
+  ],
+  fresh: {
+    head: ['What', 'Price'],
+    rows: [
+      ['A small one', '20'],
+      ['A large one', '35'],
+    ],
+  },
   css: `
 .price-table { width: 100%; border-collapse: collapse; }
 .price-row { border-bottom: 1px solid; }

@@ -14,6 +14,7 @@ export const quote = defineKind({
     linkFacet,
     ...wordFacets,
   ],
+  fresh: { runs: [{ text: 'What somebody said of you.' }], source: 'Who said it' },
   css: `
 .quote { margin: 0; padding-left: 1.4rem; border-left: 3px solid; max-width: 44ch; }
 .quote-words { margin: 0; font-family: var(--font-heading); font-size: 1.375rem; line-height: 1.35; }

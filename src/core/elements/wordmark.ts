@@ -11,6 +11,10 @@ export const wordmark = defineKind({
     href: z.string().max(500),
   }),
   facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'heading' }],
+  fields: [
+    { at: 'asset', as: 'picture', label: 'Logo', mayGo: true },
+    { at: 'href', as: 'link', label: 'Leads to' },
+  ],
   css: `
 .wordmark { display: inline-flex; align-items: center; gap: 0.6rem; font-family: var(--font-heading); font-size: 1.3125rem; font-weight: 650; letter-spacing: -0.01em; text-decoration: none; white-space: nowrap; }
 .wordmark img { display: block; height: 2rem; width: auto; }`,

@@ -1,2 +1,3 @@
+export { cleanSvg, mostSvg } from './svg'
 export { readHtmlColors } from './html-reader'
 export { cleanSnippet, withCleanSnippets } from './snippet'

@@ -1,5 +1,5 @@
 export * from './payloads'
-export { done, refused, type Problem, type Result } from './problem'
+export { done, refused, type PictureFault, type Problem, type Result } from './problem'
 export {
   beginRequest,
   checkpointRequest,

@@ -3,6 +3,7 @@ import type {
   Frame,
   Page,
   PageId,
+  Picture,
   Pictures,
   RecordChange,
   SectionId,
@@ -25,6 +26,14 @@ export interface PageEntry {
 export interface PageBandsEntry extends PageEntry {
   readonly bands: readonly BandEntry[]
 }
+
+/** A picture whose bytes are taken: what its record would say, or the picture of the site that has them already. */
+export type TakenPicture =
+  | Pick<Picture, 'file' | 'fileName' | 'mediaType' | 'width' | 'height'>
+  | { readonly known: Picture }
+
+/** Largest picture file that is taken, in bytes. */
+export const mostPictureBytes = 25_000_000
 
 /** Some pages of a site in their order, beginning with number `from`. */
 export interface PageWindow {

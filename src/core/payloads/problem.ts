@@ -1,6 +1,9 @@
 import type { EditProblem } from '../edit'
 
 /** What can be expected to go wrong, as data; the words for it stand in the interface. */
+/** Why a file is no picture that can be taken. */
+export type PictureFault = 'not-a-picture' | 'cut-short' | 'too-many-pixels' | 'unclean-vector'
+
 export type Problem =
   | { readonly code: 'not-found' }
   | { readonly code: 'forbidden' }
@@ -26,6 +29,7 @@ export type Problem =
   | { readonly code: 'publication-gone' }
   /** Files could not be written; `why` says what the folder or the disk is. */
   | { readonly code: 'storage'; readonly why: 'full' | 'read-only' | 'other' }
+  | { readonly code: 'picture'; readonly why: PictureFault }
   /** What is stored has a form that this version does not know. */
   | { readonly code: 'unreadable' }
   /** The request itself was at fault; `where` names the first part that was. */

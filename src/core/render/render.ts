@@ -51,6 +51,7 @@ function writeElement(element: SiteElement, body: Body, page: PageId, where: Whe
     },
     link: where.link,
     isCurrent: (href) => href === `page:${page}`,
+    isEdited: !!where.marksWords,
     words: where.marksWords
       ? (...at) => ({ 'data-words': at.join('.') })
       : (): Record<string, string> => ({}),

@@ -37,6 +37,7 @@ export const afterRefusal: Readonly<Record<Problem['code'], AfterRefusal>> = {
   'other-name': 'split',
   'not-published': 'split',
   'publication-gone': 'split',
+  picture: 'split',
 }
 
 /** How often edits that are in doubt are tried as they are. */

@@ -1,6 +1,6 @@
 import type { Edit, EditProblem } from '../edit'
 import type { JobResult, LiveNews, LoadedPage, LoadedSite, Problem, Result } from '../payloads'
-import { siteDocs, type PageId } from '../site'
+import { siteDocs, type PageId, type Pictures } from '../site'
 import { looksOf, mergeLooks } from '../uses'
 import type { WideIntent } from '../wide'
 import { readUnsent } from './batch'
@@ -25,6 +25,8 @@ export interface SiteSync {
   readonly carryOut: (edit: Edit) => boolean
   /** Has a page at hand; gives why it cannot be. Of many pages, those asked for last stay at hand. */
   readonly holdPage: (page: PageId) => Promise<Problem | undefined>
+  /** Takes up pictures that came into view: another one that is at hand already stays as it is. */
+  readonly holdPictures: (pictures: Pictures) => void
   readonly step: (kind: 'undo' | 'redo') => Promise<Problem | undefined>
   /** Carries a wide edit out where the index is; ends once it is stored and seen here. */
   readonly wide: (intent: WideIntent) => Promise<Result<JobResult>>
@@ -123,6 +125,10 @@ export function createSync(
       standing.letGo(asked.slice(0, -MOST_HELD))
       asked = asked.slice(-MOST_HELD)
       return undefined
+    },
+    holdPictures(pictures) {
+      const docs = layers.stored()
+      layers.relayOn({ ...docs, pictures: { ...pictures, ...docs.pictures } })
     },
     hear(news) {
       if (news.what === 'present') setState({ present: news.windows })

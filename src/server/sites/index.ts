@@ -4,4 +4,11 @@ export { beginSite } from './begin'
 export { carryOutDeed } from './shelf'
 export { homePicture, listSites, loadPage, loadSite, openSite } from './load'
 export { linksTo, listPages, pageAt, pageBeside } from './pages'
-export { listPictures, picturesShownIn, readPicture, type PictureFile } from './pictures'
+export { takePicture } from './take-picture'
+export {
+  listPictures,
+  picturesByIds,
+  picturesShownIn,
+  readPicture,
+  type PictureFile,
+} from './pictures'

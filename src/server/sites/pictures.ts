@@ -59,6 +59,19 @@ export async function listPictures(
   return done(records.map(({ record }) => record as Picture))
 }
 
+/** Some pictures of a site by their ids; those that are not there are left out. */
+export async function picturesByIds(
+  actor: Actor,
+  siteId: string,
+  ids: readonly string[],
+): Promise<Result<Pictures>> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok) return found
+  const asked = ids.filter((id) => !textFault(id)).slice(0, AT_ONCE)
+  const refs = asked.map((id) => ({ kind: 'picture' as const, id }))
+  return done(byId(await loadRecords(siteId, refs)))
+}
+
 /** A picture of a site with its bytes; undefined when there is none, or not for this actor. */
 export async function readPicture(
   actor: Actor,

@@ -19,9 +19,10 @@ import {
   type SiteName,
   type SlotUses,
   type Stepped,
+  type TakenPicture,
   type ThemeUses,
 } from '@/core/payloads'
-import type { PageId, Picture } from '@/core/site'
+import type { PageId, Picture, Pictures } from '@/core/site'
 import type { SweepRequest } from '@/core/sweep'
 import type { SiteTransport } from '@/core/sync'
 import { callAt } from '../call'
@@ -70,6 +71,10 @@ export function siteClient(site: string) {
     linksTo: (page: PageId) =>
       call<ReadonlyArray<string | null>>(`${at}/pages/${encodeURIComponent(page)}/links`),
     pictures: (after?: string) => call<readonly Picture[]>(`${at}/pictures?${query({ after })}`),
+    picturesByIds: (ids: readonly string[]) =>
+      call<Pictures>(`${at}/pictures?${query({ ids: ids.join(',') })}`),
+    takePicture: (file: Blob, name: string) =>
+      call<TakenPicture>(`${at}/pictures?${query({ name: name.slice(0, 120) })}`, file),
     history: (before?: number) => call<HistoryPage>(`${at}/edits?${query({ before })}`),
     checkpoints: () => call<CheckpointEntry[]>(`${at}/checkpoints`),
     takeCheckpoint: (base: number, name: string) => call<null>(`${at}/checkpoints`, { base, name }),

@@ -5,6 +5,7 @@ import { useStore } from 'zustand'
 import type { LoadedPage, LoadedSite } from '@/core/payloads'
 import { createEditor } from './editor'
 import { followLive } from './live'
+import { followPictures } from './follow-pictures'
 import type { Editor, EditorState } from './state'
 
 const EditorContext = createContext<Editor | null>(null)
@@ -20,6 +21,7 @@ export function EditorProvider({ site, page, children }: EditorProviderProps) {
   useEffect(() => {
     editor.resume()
     const stopLive = followLive(editor)
+    const stopPictures = followPictures(editor)
     const onFocus = () => void editor.catchUp()
     // A window that is closed takes what it has not sent with it.
     const onLeave = (event: BeforeUnloadEvent) => {
@@ -29,6 +31,7 @@ export function EditorProvider({ site, page, children }: EditorProviderProps) {
     window.addEventListener('beforeunload', onLeave)
     return () => {
       stopLive()
+      stopPictures()
       window.removeEventListener('focus', onFocus)
       window.removeEventListener('beforeunload', onLeave)
     }

@@ -165,6 +165,7 @@ export interface Editor extends Pick<
   | 'publish'
   | 'cancel'
   | 'onServer'
+  | 'holdPictures'
   | 'catchUp'
   | 'dismissLost'
   | 'resume'

@@ -17,7 +17,16 @@ interface PopoverProps {
 
 /** A small panel beside what opened it; it closes when the person turns elsewhere. */
 export function Popover(props: PopoverProps) {
-  const { trigger, children, open, onOpenChange, side = 'bottom', label, width = 280, onClosed } = props
+  const {
+    trigger,
+    children,
+    open,
+    onOpenChange,
+    side = 'bottom',
+    label,
+    width = 280,
+    onClosed,
+  } = props
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Trigger asChild>{trigger}</Radix.Trigger>

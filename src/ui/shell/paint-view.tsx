@@ -19,6 +19,7 @@ import {
 import { TracePanel } from '../trace'
 import { Tray } from '../tray'
 import { WordsLayer } from '../writing'
+import { deedOfKey } from '../content'
 import { drop, slotTarget } from './drags'
 
 /** An address that names a study opens with it on trial; that is where a carried palette arrives. */
@@ -67,7 +68,11 @@ export function PaintView() {
         <div className="flex min-h-0 flex-col">
           {(trial || middle !== 'page') && <MiddleBar />}
           <div className="min-h-0 flex-1">
-            {middle === 'page' && <Stage>{(scale) => <WordsLayer scale={scale} />}</Stage>}
+            {middle === 'page' && (
+              <Stage onKey={(event) => deedOfKey(editor, event)}>
+                {(scale) => <WordsLayer scale={scale} />}
+              </Stage>
+            )}
             {middle === 'things' && <ThingsView />}
             {middle === 'side' && <SideView />}
           </div>

@@ -1,4 +1,4 @@
-export { placeOfWords } from './words-at'
+export { firstWords, placeOfWords } from './words-at'
 export { hitTest, selectedNode } from './hit-test'
 export { boxOf, type Box } from './outlines'
 export { findOverrule, type Overrule } from './overrule'

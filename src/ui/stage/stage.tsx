@@ -55,12 +55,14 @@ function useDrawing(width: number): void {
 }
 
 interface StageProps {
+  /** Takes a key that is meant for what is chosen; true where it was. */
+  readonly onKey?: (event: KeyboardEvent) => boolean
   /** What lies over the page at a scale. */
   readonly children?: (scale: number) => ReactNode
 }
 
 /** The live page. Nothing in it runs; the editor draws it, points at it, and listens above it. */
-export function Stage({ children }: StageProps) {
+export function Stage({ onKey, children }: StageProps) {
   const editor = useEditor()
   const device = useEditorState((state) => state.width)
   const { frame, available } = useAvailableWidth()
@@ -106,7 +108,9 @@ export function Stage({ children }: StageProps) {
     if (words) editor.show({ words })
   }
   const walk = (event: KeyboardEvent) => {
+    if (onKey?.(event)) return event.preventDefault()
     const { docs, pageId, selection } = editor.store.getState()
+    if (event.altKey || event.ctrlKey || event.metaKey) return
     if (event.key === 'Enter' && selection) {
       const { stage } = stageStore.getState()
       const words = stage && firstWords(stage.document, selection)

@@ -7,6 +7,7 @@ import { bodyOf, childrenOf, walkSection, type SiteElement, type State } from '@
 import { useState } from 'react'
 import { useStore } from 'zustand'
 import { spotOfSelection, useEditor, useEditorState, useSpots, type Selection } from '../editor'
+import { ContentPanel, DeedBar } from '../content'
 import { Swatch } from '../kit'
 import { findOverrule, stageStore } from '../stage'
 import { Chain } from './chain'
@@ -85,6 +86,7 @@ function Traced({ spot, selection, element }: TracedProps) {
           {kind ? kind.label.toLowerCase() : 'section'} {element ? `in ${spot.section.name}` : ''}
         </p>
       </header>
+      <DeedBar selection={selection} />
       {!element && <SectionTheme spot={spot} />}
       {facets.length > 0 && (
         <FacetChoice spot={spot} selection={selection} element={element} chosen={facet?.key} />
@@ -117,6 +119,7 @@ function Traced({ spot, selection, element }: TracedProps) {
           <ChangeFor spot={spot} selection={selection} element={element} trace={trace} />
         </>
       )}
+      {element && <ContentPanel doc={selection.doc} element={element} />}
       {element?.kind === 'embed' && <TextColors selection={selection} element={element} />}
       {!element && <SectionContents spot={spot} />}
     </div>

@@ -12,6 +12,8 @@ const OFFERED = 8
 
 interface LinkTargetProps {
   readonly href: string | undefined
+  /** Whether only a page is asked for. */
+  readonly pagesOnly?: boolean
   /** Takes where it leads; nothing takes the link away. */
   readonly onChoose: (href: string | undefined) => void
 }
@@ -55,7 +57,7 @@ function usePages(search: string) {
 }
 
 /** Where something leads: a page of the site, found by its title, or an address. */
-export function LinkTarget({ href, onChoose }: LinkTargetProps) {
+export function LinkTarget({ href, pagesOnly, onChoose }: LinkTargetProps) {
   const isPage = href?.startsWith('page:')
   const [typed, setTyped] = useState(isPage ? '' : (href ?? ''))
   const [wrong, setWrong] = useState<string>()
@@ -68,7 +70,7 @@ export function LinkTarget({ href, onChoose }: LinkTargetProps) {
   return (
     <div className="grid gap-2">
       <Line
-        label="Address, or a part of a page’s title"
+        label={pagesOnly ? 'A part of the page’s title' : 'Address, or a part of a page’s title'}
         value={typed}
         first
         wrong={wrong}
@@ -82,7 +84,7 @@ export function LinkTarget({ href, onChoose }: LinkTargetProps) {
           const [page] = pages
           const isTitle = typed && page && !/[:/.@#]/.test(typed)
           if (isTitle) onChoose(`page:${page.id}`)
-          else take()
+          else if (!pagesOnly) take()
         }}
       />
       {problem && <p role="alert">× {problem}</p>}
@@ -101,10 +103,12 @@ export function LinkTarget({ href, onChoose }: LinkTargetProps) {
           </li>
         ))}
       </ul>
-      <div className="flex gap-2">
-        <Button onClick={take}>Lead there</Button>
-        {href && <Button onClick={() => onChoose(undefined)}>No link</Button>}
-      </div>
+      {!pagesOnly && (
+        <div className="flex gap-2">
+          <Button onClick={take}>Lead there</Button>
+          {href && <Button onClick={() => onChoose(undefined)}>No link</Button>}
+        </div>
+      )}
     </div>
   )
 }

@@ -1,10 +1,21 @@
-import { listPictures, localOwner } from '@/server'
-import { respond } from '../../../respond'
+import { mostPictureBytes } from '@/core/payloads'
+import { listPictures, localOwner, picturesByIds, takePicture } from '@/server'
+import { respond, respondToBytes } from '../../../respond'
 
 type Context = { params: Promise<{ site: string }> }
 
 export async function GET(request: Request, { params }: Context): Promise<Response> {
   const { site } = await params
-  const after = new URL(request.url).searchParams.get('after') ?? ''
-  return respond(() => listPictures(localOwner, site, after))
+  const query = new URL(request.url).searchParams
+  const ids = query.get('ids')
+  if (ids !== null) return respond(() => picturesByIds(localOwner, site, ids.split(',')))
+  return respond(() => listPictures(localOwner, site, query.get('after') ?? ''))
+}
+
+export async function POST(request: Request, { params }: Context): Promise<Response> {
+  const { site } = await params
+  const name = new URL(request.url).searchParams.get('name') ?? ''
+  return respondToBytes(request, mostPictureBytes, (bytes) =>
+    takePicture(localOwner, site, name, bytes),
+  )
 }

@@ -1,0 +1,23 @@
+import * as z from 'zod'
+import { defineKind } from './kind'
+import { tag } from './markup'
+import { linkFacet, plainText, runsSchema, wordFacets, writeRuns } from './runs'
+
+export const announcement = defineKind({
+  kind: 'announcement',
+  label: 'Announcement',
+  content: z.strictObject({ runs: runsSchema }),
+  facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'text' }, linkFacet, ...wordFacets],
+  fresh: { runs: [{ text: 'Something new: ' }, { text: 'read more', href: '#' }] },
+  css: `
+.announcement { margin: 0; width: 100%; text-align: center; font-size: 0.9375rem; font-weight: 550; }
+.section:has(> .inner > .announcement:only-child) { padding-block: 0.7rem; }`,
+  html: ({ runs }, around) =>
+    tag('p', { ...around.root, ...around.words('runs') }, writeRuns(runs, around)),
+  samples: () => [
+    {
+      content: { runs: [{ text: 'The shop is closed on Friday. ' }, { text: 'Why?', href: '#' }] },
+    },
+  ],
+  title: ({ runs }) => plainText(runs),
+})

@@ -1,0 +1,66 @@
+import * as z from 'zod'
+import { defineKind } from './kind'
+import { escapeHtml, tag } from './markup'
+
+export const questions = defineKind({
+  kind: 'questions',
+  label: 'Questions that open',
+  content: z.strictObject({
+    items: z
+      .array(z.strictObject({ question: z.string().max(300), answer: z.string().max(4000) }))
+      .max(40),
+  }),
+  facets: [
+    { key: 'question', label: 'Questions', paints: 'text', part: 'question', role: 'heading' },
+    { key: 'answer', label: 'Answers', paints: 'text', part: 'answer', role: 'text' },
+    { key: 'sign', label: 'Signs', paints: 'text', part: 'question-sign', role: 'accent' },
+    { key: 'line', label: 'Rules', paints: 'line', part: 'question-box', role: 'line' },
+  ],
+  fields: [
+    {
+      at: 'items',
+      as: 'list',
+      label: 'Questions',
+      entry: 'question',
+      fields: [
+        { at: 'question', as: 'line', label: 'Question', longest: 300 },
+        { at: 'answer', as: 'line', label: 'Answer', longest: 4000 },
+      ],
+      fresh: { question: 'Another question?', answer: 'Its answer, in a sentence or two.' },
+      least: 1,
+      most: 40,
+    },
+  ],
+  fresh: { items: [{ question: 'A question?', answer: 'Its answer, in a sentence or two.' }] },
+  css: `
+.questions { width: 100%; max-width: 46rem; }
+.question-box { border-bottom: 1px solid; }
+.question { display: flex; justify-content: space-between; gap: 1rem; padding: 1rem 0; font-weight: 650; cursor: pointer; list-style: none; }
+.question::-webkit-details-marker { display: none; }
+.question-sign { flex: none; font-weight: 400; transition: rotate 0.15s; }
+.question-box[open] .question-sign { rotate: 45deg; }
+.answer { margin: 0; padding: 0 2.5rem 1.15rem 0; max-width: 62ch; white-space: pre-line; }`,
+  html: ({ items }, { root, words, isEdited }) =>
+    tag(
+      'div',
+      root,
+      items
+        .map(({ question, answer }, i) =>
+          tag(
+            'details',
+            { class: 'question-box', open: isEdited || i === 0 },
+            tag(
+              'summary',
+              { class: 'question' },
+              tag('span', words('items', i, 'question'), escapeHtml(question)) +
+                tag('span', { class: 'question-sign', 'aria-hidden': 'true' }, '+'),
+            ) + tag('p', { class: 'answer', ...words('items', i, 'answer') }, escapeHtml(answer)),
+          ),
+        )
+        .join(''),
+    ),
+  samples: () => [
+    { content: { items: [{ question: 'Do you send abroad?', answer: 'Yes, by ship and slow.' }] } },
+  ],
+  title: ({ items }) => items[0]?.question ?? 'no question',
+})

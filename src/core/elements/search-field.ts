@@ -1,0 +1,82 @@
+import * as z from 'zod'
+import { defineKind } from './kind'
+import { escapeHtml, tag } from './markup'
+import { focusFacet } from './runs'
+
+export const searchField = defineKind({
+  kind: 'searchField',
+  label: 'Search field',
+  content: z.strictObject({
+    label: z.string().max(80),
+    hint: z.string().max(120),
+    button: z.string().max(40),
+  }),
+  facets: [
+    { key: 'fill', label: 'Field ground', paints: 'fill', part: 'search-box', role: 'fieldGround' },
+    {
+      key: 'text',
+      label: 'Typed text',
+      paints: 'text',
+      part: 'search-box',
+      role: 'fieldText',
+      on: 'fill',
+    },
+    {
+      key: 'hint',
+      label: 'Hint',
+      paints: 'text',
+      part: 'search-box',
+      pseudo: '::placeholder',
+      role: 'fieldHint',
+      on: 'fill',
+    },
+    { key: 'line', label: 'Field border', paints: 'line', part: 'search-box', role: 'fieldLine' },
+    {
+      key: 'button',
+      label: 'Button',
+      paints: 'fill',
+      part: 'search-button',
+      role: 'buttonFill',
+      hover: 'buttonHoverFill',
+    },
+    {
+      key: 'label',
+      label: 'Button label',
+      paints: 'text',
+      part: 'search-button',
+      role: 'buttonLabel',
+      hover: 'buttonHoverLabel',
+      on: 'button',
+    },
+    { ...focusFacet, part: 'search-box' },
+  ],
+  fields: [
+    { at: 'label', as: 'line', label: 'Label', longest: 80 },
+    { at: 'hint', as: 'line', label: 'Hint', longest: 120 },
+    { at: 'button', as: 'line', label: 'Button', longest: 40 },
+  ],
+  fresh: { label: 'Search', hint: 'What are you looking for?', button: 'Find' },
+  css: `
+.search-field { display: flex; gap: 0.5rem; width: 100%; max-width: 34rem; margin: 0; }
+.search-box { flex: 1; min-width: 0; padding: 0.7rem 0.85rem; border: 1px solid; border-radius: var(--field-radius); font: inherit; font-size: 1rem; }
+.search-box::placeholder { opacity: 1; }
+.search-button { padding: 0.7rem 1.1rem; border: 0; border-radius: var(--button-radius); font: inherit; font-size: 1rem; font-weight: 650; cursor: pointer; }`,
+  html: ({ label, hint, button }, { root, words }) =>
+    tag(
+      'form',
+      { ...root, role: 'search' },
+      tag('input', {
+        class: 'search-box',
+        type: 'search',
+        'aria-label': label,
+        placeholder: hint,
+      }) +
+        tag(
+          'button',
+          { class: 'search-button', type: 'button', ...words('button') },
+          escapeHtml(button),
+        ),
+    ),
+  samples: () => [{ content: { label: 'Search', hint: 'Paper, thread …', button: 'Find' } }],
+  title: ({ label }) => label,
+})

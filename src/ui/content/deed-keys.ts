@@ -1,0 +1,23 @@
+import type { KeyboardEvent } from 'react'
+import type { Editor } from '../editor'
+import { bodyOf } from '@/core/site'
+import { duplicate, hide, moveStep, remove } from './deeds'
+
+/** Carries out what a key asks for with what is chosen; false where it asks for nothing of that. */
+export function deedOfKey(editor: Editor, event: KeyboardEvent): boolean {
+  const { selection, docs } = editor.store.getState()
+  if (!selection) return false
+  const { key, altKey } = event
+  const isMod = event.ctrlKey || event.metaKey
+  if (altKey && key === 'ArrowUp') moveStep(editor, selection, -1)
+  else if (altKey && key === 'ArrowDown') moveStep(editor, selection, 1)
+  else if (isMod && key.toLowerCase() === 'd') duplicate(editor, selection)
+  else if (isMod || altKey) return false
+  else if (key === 'Delete' || key === 'Backspace') remove(editor, selection)
+  else if (key.toLowerCase() === 'h') {
+    const { section } = selection
+    const isHidden = bodyOf(docs, selection.doc)?.sections[section]?.hidden
+    hide(editor, selection, !isHidden)
+  } else return false
+  return true
+}

@@ -1,0 +1,206 @@
+import { toast } from 'sonner'
+import { copyElements, copySection, type NewId } from '@/core/designs/copies'
+import type { EditProblem, Seat } from '@/core/edit'
+import { kindOf, type KindId } from '@/core/elements'
+import {
+  bodyOf,
+  elementSchema,
+  own,
+  type Body,
+  type ElementId,
+  type PageId,
+  type SectionId,
+  type SiteDocs,
+} from '@/core/site'
+import { openAndTell, type Editor, type Selection } from '../editor'
+import { editProblemWords } from '../words'
+
+/** An id that no section or element ever had: what was removed can come back. */
+export const newId: NewId = (stem) => `${stem.slice(0, 30)}-${crypto.randomUUID().slice(0, 8)}`
+
+function tell(what: string, problem: EditProblem | undefined): boolean {
+  if (problem) toast.error(`${what}: ${editProblemWords[problem]}.`)
+  return !problem
+}
+
+/** Where an element stands: what holds it, and its neighbours there. */
+export function seatOf(body: Body, section: SectionId, element: ElementId) {
+  const holder = Object.values(body.elements).find(({ children }) => children?.includes(element))
+  const list = holder?.children ?? own(body.sections, section)?.children ?? []
+  const at = list.indexOf(element)
+  return { into: holder?.id, list, at }
+}
+
+const heldBody = (editor: Editor, { doc }: Selection): Body | undefined =>
+  bodyOf(editor.store.getState().docs, doc)
+
+const isBand = ({ doc, element }: Selection): boolean => doc !== 'frame' && !element
+
+/** Puts the same once more right behind it, and chooses that. */
+export function duplicate(editor: Editor, selection: Selection): void {
+  const body = heldBody(editor, selection)
+  if (!body) return
+  const { doc, section, element } = selection
+  if (element) {
+    const { into, list, at } = seatOf(body, section, element)
+    const { top, elements } = copyElements(body, [element], newId)
+    const to: Seat = {
+      section,
+      ...(into ? { into } : {}),
+      ...(list[at + 1] ? { before: list[at + 1] } : {}),
+    }
+    const both = { top: [...top], elements: [...elements] }
+    const problem = editor.dispatch({ type: 'addElements', doc, to, ...both })
+    if (tell('Not duplicated', problem)) {
+      editor.show({ selection: { doc, section, element: top[0] } })
+    }
+    return
+  }
+  const own = body.sections[section]
+  if (!own || doc === 'frame') return
+  const copy = copySection(body, own, newId)
+  const before = body.order[body.order.indexOf(section) + 1]
+  const problem = editor.dispatch({
+    type: 'addSection',
+    doc,
+    section: { ...copy.section, kind: 'band' },
+    elements: [...copy.elements],
+    ...(before ? { before } : {}),
+  })
+  if (tell('Not duplicated', problem)) {
+    editor.show({ selection: { doc, section: copy.section.id, facet: 'fill' } })
+  }
+}
+
+/** Whether something can be moved a step among those beside it. */
+export function canStep(docs: SiteDocs, selection: Selection, by: 1 | -1): boolean {
+  const body = bodyOf(docs, selection.doc)
+  if (!body) return false
+  const { section, element } = selection
+  const { list, at } = element
+    ? seatOf(body, section, element)
+    : { list: body.order, at: body.order.indexOf(section) }
+  return (!!element || isBand(selection)) && list[at + by] !== undefined
+}
+
+/** Moves something a step among those beside it. */
+export function moveStep(editor: Editor, selection: Selection, by: 1 | -1): void {
+  const body = heldBody(editor, selection)
+  if (!body || !canStep(editor.store.getState().docs, selection, by)) return
+  const { doc, section, element } = selection
+  if (element) {
+    const { into, list, at } = seatOf(body, section, element)
+    const before = list[by > 0 ? at + 2 : at - 1]
+    const to: Seat = { section, ...(into ? { into } : {}), ...(before ? { before } : {}) }
+    tell('Not moved', editor.dispatch({ type: 'moveElement', doc, element, to }))
+    return
+  }
+  const at = body.order.indexOf(section)
+  moveSectionBefore(editor, doc as PageId, section, body.order[by > 0 ? at + 2 : at - 1])
+}
+
+/** Puts a section before another one of its page, or last. */
+export function moveSectionBefore(
+  editor: Editor,
+  doc: PageId,
+  section: SectionId,
+  before: SectionId | undefined,
+): void {
+  const place = before ? { before } : {}
+  tell('Not moved', editor.dispatch({ type: 'moveSection', doc, section, ...place }))
+}
+
+/** Takes something away and chooses what stood beside it. */
+export function remove(editor: Editor, selection: Selection): void {
+  const body = heldBody(editor, selection)
+  if (!body) return
+  const { doc, section, element } = selection
+  if (element) {
+    const { into, list, at } = seatOf(body, section, element)
+    const found = body.elements[element]!
+    const next = list[at + 1] ?? list[at - 1] ?? into
+    if (!tell('Not removed', editor.dispatch({ type: 'removeElement', doc, element }))) return
+    editor.show({ selection: { doc, section, ...(next ? { element: next } : { facet: 'fill' }) } })
+    toast(`${kindOf(found.kind).label} removed. Undo brings it back.`, { id: 'removed' })
+    return
+  }
+  if (doc === 'frame') {
+    toast.error('Header and footer stay with the site. Hide one where you do not want it.')
+    return
+  }
+  const { order, sections } = body
+  const at = order.indexOf(section)
+  const next = order[at + 1] ?? order[at - 1]
+  if (!tell('Not removed', editor.dispatch({ type: 'removeSection', doc, section }))) return
+  editor.show({ selection: next ? { doc, section: next, facet: 'fill' } : undefined })
+  toast(`Section ${sections[section]?.name} removed. Undo brings it back.`, { id: 'removed' })
+}
+
+export function hide(editor: Editor, selection: Selection, hidden: boolean): void {
+  const { doc, section } = selection
+  const name = heldBody(editor, selection)?.sections[section]?.name
+  const problem = editor.dispatch({ type: 'setSection', doc, section, hidden })
+  if (!tell('Not kept', problem)) return
+  toast(hidden ? `${name} is hidden. The outline shows it again.` : `${name} is shown again.`, {
+    id: 'hidden',
+  })
+}
+
+/** Puts an element into a new one that takes its place. */
+export function putInto(
+  editor: Editor,
+  { doc, section, element }: Selection,
+  kind: 'card' | 'group',
+): void {
+  if (!element) return
+  const holder = elementSchema.parse({ id: newId(kind), kind, content: kindOf(kind).fresh ?? {} })
+  const problem = editor.dispatch({ type: 'wrapElement', doc, element, holder })
+  if (tell('Not put into it', problem)) {
+    editor.show({ selection: { doc, section, element: holder.id } })
+  }
+}
+
+/** Adds an element behind the one that is chosen, into it where it holds others, or last in the section. */
+export function addElement(editor: Editor, selection: Selection, kind: KindId): void {
+  const body = heldBody(editor, selection)
+  if (!body) return
+  const { doc, section, element: chosen } = selection
+  const found = chosen && body.elements[chosen]
+  const holds = found && kindOf(found.kind).holds
+  const seat = chosen && !holds ? seatOf(body, section, chosen) : undefined
+  const into = holds ? chosen : seat?.into
+  const before = seat?.list[seat.at + 1]
+  const element = elementSchema.parse({ id: newId(kind), kind, content: kindOf(kind).fresh })
+  const problem = editor.dispatch({
+    type: 'addElements',
+    doc,
+    to: { section, ...(into ? { into } : {}), ...(before ? { before } : {}) },
+    top: [element.id],
+    elements: [element],
+  })
+  if (tell('Not added', problem)) editor.show({ selection: { doc, section, element: element.id } })
+}
+
+/** Copies a section to another page, last there, and goes to it. */
+export async function copyToPage(
+  editor: Editor,
+  { doc, section: id }: Selection,
+  page: PageId,
+): Promise<void> {
+  const body = bodyOf(editor.store.getState().docs, doc)
+  const section = body && own(body.sections, id)
+  if (!body || !section) return
+  const { section: again, elements } = copySection(body, section, newId)
+  await openAndTell(editor, page)
+  if (editor.store.getState().pageId !== page) return
+  const problem = editor.dispatch({
+    type: 'addSection',
+    doc: page,
+    section: { ...again, kind: 'band' },
+    elements: [...elements],
+  })
+  if (!tell('Not copied', problem)) return
+  editor.show({ selection: { doc: page, section: again.id, facet: 'fill' } })
+  const title = editor.store.getState().docs.pages[page]?.title
+  toast(`${section.name} is copied to ${title}.`)
+}

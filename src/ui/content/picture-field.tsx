@@ -1,0 +1,172 @@
+'use client'
+
+import { useEffect, useRef, useState } from 'react'
+import { contentAt } from '@/core/edit'
+import { pictureAddress } from '@/core/render'
+import { own, type Picture } from '@/core/site'
+import { useEditor, useEditorState } from '../editor'
+import { Button, FileButton, Popover, TextField } from '../kit'
+import { editProblemWords, problemWords } from '../words'
+import type { FieldProps } from './field-props'
+import { takeFile } from './take-file'
+
+/** A picture of the site: chosen among those that are there, or taken from a file; with what it shows in words. */
+export function PictureField({ field, at, content, onWrite }: FieldProps<'picture'>) {
+  const editor = useEditor()
+  const id = String(contentAt(content, at) ?? '')
+  const siteId = useEditorState((state) => state.siteId)
+  const picture = useEditorState((state) => own(state.docs.pictures, id))
+  const [open, setOpen] = useState(false)
+  return (
+    <div className="grid gap-2">
+      <span className="text-xs text-soft">{field.label}</span>
+      <Popover
+        label={field.label}
+        side="left"
+        width={330}
+        open={open}
+        onOpenChange={setOpen}
+        trigger={
+          <button
+            type="button"
+            aria-label={`${field.label}: ${picture?.alt || picture?.fileName || 'none'}`}
+            className="flex w-full items-center gap-2.5 rounded-md border border-edge-strong/60 bg-raised p-1.5 text-left hover:bg-hover"
+          >
+            {picture ? (
+              <img
+                src={pictureAddress(siteId)(picture.id)}
+                alt=""
+                className="size-10 shrink-0 rounded-sm bg-well object-cover"
+              />
+            ) : (
+              <span className="size-10 shrink-0 rounded-sm border border-dashed border-edge-strong" />
+            )}
+            <span className="min-w-0">
+              <span className="block truncate">{picture?.fileName ?? 'Choose a picture'}</span>
+              {picture && (
+                <span className="block text-xs text-soft">
+                  {picture.width} × {picture.height}
+                </span>
+              )}
+            </span>
+          </button>
+        }
+      >
+        <PictureChoice
+          chosen={id}
+          mayGo={field.mayGo}
+          onChoose={(next) => {
+            onWrite(at, next)
+            setOpen(false)
+          }}
+        />
+      </Popover>
+      {picture && (
+        <TextField
+          label="What it shows, for who does not see it"
+          value={picture.alt}
+          onCommit={(alt) => {
+            const problem = editor.dispatch({ type: 'describePicture', picture: picture.id, alt })
+            return problem && `Not kept: ${editProblemWords[problem]}.`
+          }}
+        />
+      )}
+      {picture && !picture.alt && (
+        <p className="text-xs font-semibold">! Nobody who listens to the page learns of it yet.</p>
+      )}
+    </div>
+  )
+}
+
+interface PictureChoiceProps {
+  readonly chosen: string
+  readonly mayGo?: boolean
+  readonly onChoose: (id: string | undefined) => void
+}
+
+/** The pictures of the site, and a way to bring another one. */
+function PictureChoice({ chosen, mayGo, onChoose }: PictureChoiceProps) {
+  const editor = useEditor()
+  const siteId = useEditorState((state) => state.siteId)
+  const [pictures, setPictures] = useState<readonly Picture[]>()
+  const [words, setWords] = useState<string>()
+  const field = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    let isCurrent = true
+    void editor.client.pictures().then((found) => {
+      if (!isCurrent) return
+      if (found.ok) setPictures(found.value)
+      else setWords(`× ${problemWords(found.problem)}`)
+    })
+    return () => {
+      isCurrent = false
+    }
+  }, [editor])
+  const choose = (picture: Picture) => {
+    editor.holdPictures({ [picture.id]: picture })
+    onChoose(picture.id)
+  }
+  const take = async (file: File) => {
+    setWords('Taking it …')
+    const taken = await takeFile(editor, file)
+    if (taken.ok) choose(taken.picture)
+    else setWords(`× ${taken.words}`)
+  }
+  return (
+    <div
+      ref={field}
+      className="grid gap-2.5"
+      onPaste={(event) => {
+        const [file] = event.clipboardData.files
+        if (file) void take(file)
+      }}
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault()
+        const [file] = event.dataTransfer.files
+        if (file) void take(file)
+      }}
+    >
+      <FileButton
+        accept="image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml"
+        onTake={(file) => void take(file)}
+      >
+        <span className="font-semibold">Take one from a file</span>
+        <span className="text-xs text-soft">or drop it here, or paste it</span>
+      </FileButton>
+      {words && (
+        <p role="status" className="font-semibold">
+          {words}
+        </p>
+      )}
+      {pictures && (
+        <ul
+          aria-label="Pictures of this site"
+          className="grid max-h-72 grid-cols-4 gap-1.5 overflow-y-auto"
+        >
+          {pictures.map((picture) => (
+            <li key={picture.id}>
+              <button
+                type="button"
+                aria-pressed={picture.id === chosen}
+                aria-label={picture.alt || picture.fileName}
+                title={picture.alt || picture.fileName}
+                onClick={() => choose(picture)}
+                className="block aspect-square w-full overflow-hidden rounded-sm bg-well aria-pressed:outline-3 aria-pressed:-outline-offset-3 aria-pressed:outline-strong"
+              >
+                <img
+                  src={pictureAddress(siteId)(picture.id)}
+                  alt=""
+                  loading="lazy"
+                  className="size-full object-cover"
+                />
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {pictures?.length === 0 && <p className="text-soft">The site has no picture yet.</p>}
+      {mayGo && chosen && <Button onClick={() => onChoose(undefined)}>No picture</Button>}
+    </div>
+  )
+}
