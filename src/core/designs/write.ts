@@ -87,6 +87,40 @@ export const form = (
     { children },
   )
 
+export const announcement = (words: Words) => draft('announcement', { runs: runs(words) })
+export const questions = (...items: ReadonlyArray<readonly [question: string, answer: string]>) =>
+  draft('questions', { items: items.map(([question, answer]) => ({ question, answer })) })
+export const steps = (...items: ReadonlyArray<readonly [title: string, text: string]>) =>
+  draft('steps', { items: items.map(([title, text]) => ({ title, text })) })
+export const numbers = (...items: ReadonlyArray<readonly [figure: string, text: string]>) =>
+  draft('numbers', { items: items.map(([figure, text]) => ({ figure, text })) })
+export const timetable = (
+  ...items: ReadonlyArray<readonly [when: string, what: string, more: string]>
+) => draft('timetable', { items: items.map(([when, what, more]) => ({ when, what, more })) })
+export const articleList = (
+  ...items: ReadonlyArray<readonly [title: string, text: string, when: string, href: string]>
+) =>
+  draft('articleList', {
+    items: items.map(([title, text, when, href]) => ({ title, text, when, href })),
+  })
+export const gallery = (
+  across: ContentOf<'gallery'>['across'],
+  items: ReadonlyArray<readonly [asset: string, caption: string]>,
+) => draft('gallery', { across, items: items.map(([asset, caption]) => ({ asset, caption })) })
+export const sideNavigation = (
+  title: string,
+  items: ReadonlyArray<readonly [label: string, href: string]>,
+) => draft('sideNavigation', { title, items: items.map(([label, href]) => ({ label, href })) })
+export const socialLinks = (
+  ...items: ReadonlyArray<readonly [icon: string, label: string, href: string]>
+) => draft('socialLinks', { items: items.map(([icon, label, href]) => ({ icon, label, href })) })
+export const logoStrip = (...names: readonly string[]) =>
+  draft('logoStrip', { items: names.map((name) => ({ name, asset: '' })) })
+export const mapStandIn = (label: string, address: string) =>
+  draft('mapStandIn', { label, address })
+export const searchField = (label: string, hint: string, button: string) =>
+  draft('searchField', { label, hint, button })
+
 const arranged = (arrange: ContentOf<'group'>['arrange']) => (children: readonly Draft[]) =>
   draft('group', { arrange }, { children })
 export const column = arranged('column')

@@ -54,7 +54,7 @@ export const picture = defineKind({
           height: found.height,
           style: ratio ? `aspect-ratio: ${ratio}` : undefined,
         })
-      : ''
+      : tag('span', { class: 'picture-gap', style: ratio ? `aspect-ratio: ${ratio}` : undefined })
     const words = caption
       ? tag('figcaption', { class: 'picture-caption', ...at('caption') }, escapeHtml(caption))
       : ''

@@ -38,6 +38,18 @@ export function proposeRhythm(frame: Frame, count: number): ThemeId[] {
   })
 }
 
+/**
+ * A theme for a section that comes between others, whose themes are given top to bottom: the
+ * one that a rhythm has there, unless a neighbour is in it already.
+ */
+export function proposeTheme(frame: Frame, themes: readonly ThemeId[], at: number): ThemeId {
+  const proposed = proposeRhythm(frame, themes.length + 1)[at]!
+  const beside = new Set([themes[at - 1], themes[at]])
+  if (!beside.has(proposed)) return proposed
+  const { pale, dark, vivid } = themesByKind(frame)
+  return [...pale, ...dark, ...vivid].find(({ id }) => !beside.has(id))?.id ?? proposed
+}
+
 /** The sections of a page, top to bottom: what they are called, their themes now, and a fill of their own. */
 export type RhythmPage = ReadonlyArray<{
   readonly name: string

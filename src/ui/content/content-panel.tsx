@@ -1,11 +1,17 @@
 'use client'
 
+import { Accordion } from 'radix-ui'
 import { contentAt, type ContentPath } from '@/core/edit'
-import { kindOf, type Field } from '@/core/elements'
+import { kindOf } from '@/core/elements'
 import type { DocId, SiteElement } from '@/core/site'
+import { create } from 'zustand'
 import { useEditor } from '../editor'
+import { Fold } from '../kit'
 import { editProblemWords } from '../words'
 import { FieldEditor } from './field-editor'
+
+/** Whether it is open: whoever sets entries sets those of the next element as well. */
+const useOpen = create<{ readonly open: string }>(() => ({ open: '' }))
 
 interface ContentPanelProps {
   readonly doc: DocId
@@ -15,6 +21,7 @@ interface ContentPanelProps {
 /** What an element holds beside the words on the page: its entries, where it leads, how it is set. */
 export function ContentPanel({ doc, element }: ContentPanelProps) {
   const editor = useEditor()
+  const open = useOpen((state) => state.open)
   const { fields = [] } = kindOf(element.kind)
   if (fields.length === 0) return null
   /** Writes one part of the content; returns why it could not, in words. */
@@ -31,17 +38,26 @@ export function ContentPanel({ doc, element }: ContentPanelProps) {
     return problem && `Not kept: ${editProblemWords[problem]}.`
   }
   return (
-    <section aria-label="Content" className="grid gap-2.5 border-t border-edge pt-3">
-      <h3 className="text-xs font-semibold text-soft">Content</h3>
-      {fields.map((field: Field) => (
-        <FieldEditor
-          key={field.at}
-          field={field}
-          at={[field.at]}
-          content={element.content}
-          onWrite={write}
-        />
-      ))}
-    </section>
+    <Accordion.Root
+      type="single"
+      collapsible
+      value={open}
+      onValueChange={(next) => useOpen.setState({ open: next })}
+      className="border-b border-edge"
+    >
+      <Fold value="content" title={fields.map(({ label }) => label).join(', ')}>
+        <div className="grid gap-2.5 pt-1 pb-1">
+          {fields.map((field) => (
+            <FieldEditor
+              key={field.at}
+              field={field}
+              at={[field.at]}
+              content={element.content}
+              onWrite={write}
+            />
+          ))}
+        </div>
+      </Fold>
+    </Accordion.Root>
   )
 }

@@ -1,14 +1,18 @@
 import type { KeyboardEvent } from 'react'
 import type { Editor } from '../editor'
 import { bodyOf } from '@/core/site'
-import { duplicate, hide, moveStep, remove } from './deeds'
+import { addSectionAfter, duplicate, hide, moveStep, remove } from './deeds'
 
 /** Carries out what a key asks for with what is chosen; false where it asks for nothing of that. */
 export function deedOfKey(editor: Editor, event: KeyboardEvent): boolean {
   const { selection, docs } = editor.store.getState()
-  if (!selection) return false
   const { key, altKey } = event
   const isMod = event.ctrlKey || event.metaKey
+  if (key.toLowerCase() === 'n' && !isMod && !altKey) {
+    addSectionAfter(editor, selection)
+    return true
+  }
+  if (!selection) return false
   if (altKey && key === 'ArrowUp') moveStep(editor, selection, -1)
   else if (altKey && key === 'ArrowDown') moveStep(editor, selection, 1)
   else if (isMod && key.toLowerCase() === 'd') duplicate(editor, selection)

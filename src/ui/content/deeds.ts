@@ -36,6 +36,16 @@ const heldBody = (editor: Editor, { doc }: Selection): Body | undefined =>
 
 const isBand = ({ doc, element }: Selection): boolean => doc !== 'frame' && !element
 
+/** Asks for a section to put behind the one that is chosen, or last. */
+export function addSectionAfter(editor: Editor, selection: Selection | undefined): void {
+  const { docs, pageId } = editor.store.getState()
+  const order = docs.pages[pageId]?.body.order ?? []
+  const isHeader = selection && docs.frame.body.sections[selection.section]?.kind === 'header'
+  const at = isHeader ? -1 : selection ? order.indexOf(selection.section) : order.length - 1
+  const before = at < 0 && !isHeader ? undefined : order[at + 1]
+  editor.show({ adding: before ? { before } : {} })
+}
+
 /** Puts the same once more right behind it, and chooses that. */
 export function duplicate(editor: Editor, selection: Selection): void {
   const body = heldBody(editor, selection)

@@ -3,7 +3,7 @@
 import { ChevronDown } from 'lucide-react'
 import { useState } from 'react'
 import { contentAt } from '@/core/edit'
-import { iconNames, icons, type Field } from '@/core/elements'
+import { iconNames, icons } from '@/core/elements'
 import { Popover, Segments, TextField, Tick } from '../kit'
 import { LinkTarget, useTargetWords } from '../writing'
 import type { FieldProps } from './field-props'
@@ -89,6 +89,9 @@ function LinkField({ field, at, content, onWrite }: FieldProps<'link'>) {
   )
 }
 
+/** An option by a name that is never empty. */
+const nameOf = (option: unknown) => `is ${String(option)}`
+
 function ChoiceField({ field, at, content, onWrite }: FieldProps<'choice'>) {
   const value = contentAt(content, at) ?? field.absent
   return (
@@ -96,10 +99,10 @@ function ChoiceField({ field, at, content, onWrite }: FieldProps<'choice'>) {
       <span className="text-xs text-soft">{field.label}</span>
       <Segments
         label={field.label}
-        value={String(value)}
-        options={field.options.map(([option, label]) => [String(option), label] as const)}
+        value={nameOf(value)}
+        options={field.options.map(([option, label]) => [nameOf(option), label] as const)}
         onChange={(chosen) => {
-          const option = field.options.find(([each]) => String(each) === chosen)?.[0]
+          const option = field.options.find(([each]) => nameOf(each) === chosen)?.[0]
           onWrite(at, option === field.absent ? undefined : option)
         }}
       />

@@ -1,4 +1,5 @@
 export { ContentPanel } from './content-panel'
 export { deedOfKey } from './deed-keys'
 export { DeedBar } from './deed-bar'
+export { SectionHandles } from './section-handles'
 export { canStep, duplicate, hide, moveSectionBefore, moveStep, newId, remove } from './deeds'

@@ -121,6 +121,8 @@ export type DeviceWidth = 'desktop' | 'tablet' | 'phone'
 export interface ViewState {
   readonly pageId: PageId
   readonly selection?: Selection
+  /** Where a section is being added: before another one, or last. */
+  readonly adding?: { readonly before?: SectionId }
   /** The words that are edited where they stand. */
   readonly words?: WordsPlace
   /** The slot whose uses are outlined on the stage. */

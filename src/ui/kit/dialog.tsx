@@ -9,6 +9,8 @@ interface DialogProps {
   readonly open: boolean
   readonly onOpenChange: (open: boolean) => void
   readonly title: string
+  /** Whether it takes all the room there is. */
+  readonly wide?: boolean
   readonly children: ReactNode
 }
 
@@ -35,7 +37,7 @@ function useFocus() {
   return { onOpenAutoFocus, onCloseAutoFocus }
 }
 
-export function Dialog({ open, onOpenChange, title, children }: DialogProps) {
+export function Dialog({ open, onOpenChange, title, wide, children }: DialogProps) {
   const focus = useFocus()
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
@@ -44,7 +46,7 @@ export function Dialog({ open, onOpenChange, title, children }: DialogProps) {
         <Radix.Content
           aria-describedby={undefined}
           {...focus}
-          className="fixed top-1/2 left-1/2 z-50 max-h-[85vh] w-[460px] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg border border-edge bg-raised p-5 shadow-xl"
+          className={`fixed top-1/2 left-1/2 z-50 max-w-[94vw] -translate-x-1/2 -translate-y-1/2 rounded-lg border border-edge bg-raised p-5 shadow-xl ${wide ? 'flex h-[90vh] w-[1180px] flex-col' : 'max-h-[85vh] w-[460px] overflow-auto'}`}
         >
           <div className="mb-3 flex items-center justify-between">
             <Radix.Title className="text-base font-bold">{title}</Radix.Title>

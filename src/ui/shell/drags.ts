@@ -1,6 +1,7 @@
 import type { DragEndEvent, DragMoveEvent } from '@dnd-kit/core'
 import { toast } from 'sonner'
-import { slotId, type SlotId } from '@/core/site'
+import { slotId, type SectionId, type SlotId } from '@/core/site'
+import { moveSectionBefore } from '../content'
 import type { Editor, Selection } from '../editor'
 import { hitTest, stageStore } from '../stage'
 import { exchange } from '../studies'
@@ -10,6 +11,19 @@ import { editProblemWords } from '../words'
 /** What is dragged: a slot by its id, or `give:N`, the colour N of what is tried. */
 const givenColor = (id: string) => /^give:(\d+)$/.exec(id)?.[1]
 
+/** `section:ID`, a section of the page by its id, from the map or from beside the page. */
+const draggedSection = (id: string | number) => /^section:([^:]+)/.exec(String(id))?.[1]
+
+/** Puts a section in the place of the one that it is dropped on. */
+function dropSection(editor: Editor, dragged: string, over: string): void {
+  const { docs, pageId } = editor.store.getState()
+  const { order = [] } = docs.pages[pageId]?.body ?? {}
+  const target = /^band:([^:]+)/.exec(over)?.[1]
+  const [from, to] = [order.indexOf(dragged as SectionId), order.indexOf(target as SectionId)]
+  if (from < 0 || to < 0 || from === to) return
+  moveSectionBefore(editor, pageId, order[from]!, order[from < to ? to + 1 : to])
+}
+
 /** What lies on the stage under the pointer that drags a slot. */
 export function slotTarget(
   editor: Editor,
@@ -18,7 +32,7 @@ export function slotTarget(
   const stage = stageStore.getState().stage
   const overlay = document.querySelector<HTMLElement>('[data-stage-scale]')
   if (!stage || !overlay || !(activatorEvent instanceof PointerEvent)) return undefined
-  if (givenColor(String(active.id)) !== undefined) return undefined
+  if (givenColor(String(active.id)) !== undefined || draggedSection(active.id)) return undefined
   const [x, y] = [activatorEvent.clientX + delta.x, activatorEvent.clientY + delta.y]
   const bounds = overlay.getBoundingClientRect()
   const view = overlay.closest('[data-testid=stage-scroll]')!.getBoundingClientRect()
@@ -50,6 +64,8 @@ export function drop(editor: Editor, event: DragEndEvent): void {
   editor.show({ dropTarget: undefined })
   const dragged = String(event.active.id)
   const over = event.over ? String(event.over.id) : ''
+  const section = draggedSection(dragged)
+  if (section) return dropSection(editor, section, over)
   const color = givenColor(dragged)
   const { trial } = editor.store.getState()
   if (color !== undefined) {

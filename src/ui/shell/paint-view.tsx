@@ -4,6 +4,7 @@ import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from 
 import { useEffect, useRef } from 'react'
 import { reachOf } from '@/core/uses'
 import { looksOfSite, useEditor, useEditorState, type Editor } from '../editor'
+import { SectionLibrary } from '../library'
 import { SiteMap } from '../map'
 import { Stage } from '../stage'
 import {
@@ -19,7 +20,7 @@ import {
 import { TracePanel } from '../trace'
 import { Tray } from '../tray'
 import { WordsLayer } from '../writing'
-import { deedOfKey } from '../content'
+import { deedOfKey, SectionHandles } from '../content'
 import { drop, slotTarget } from './drags'
 
 /** An address that names a study opens with it on trial; that is where a carried palette arrives. */
@@ -70,7 +71,12 @@ export function PaintView() {
           <div className="min-h-0 flex-1">
             {middle === 'page' && (
               <Stage onKey={(event) => deedOfKey(editor, event)}>
-                {(scale) => <WordsLayer scale={scale} />}
+                {(scale) => (
+                  <>
+                    <SectionHandles scale={scale} />
+                    <WordsLayer scale={scale} />
+                  </>
+                )}
               </Stage>
             )}
             {middle === 'things' && <ThingsView />}
@@ -91,6 +97,7 @@ export function PaintView() {
           </div>
         </div>
       </div>
+      <SectionLibrary />
     </DndContext>
   )
 }

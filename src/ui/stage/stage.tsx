@@ -8,6 +8,7 @@ import {
   type MouseEvent,
   type PointerEvent,
   type ReactNode,
+  type RefObject,
 } from 'react'
 import { useStore } from 'zustand'
 import { useEditor, useEditorState, useShownDocs, type DeviceWidth } from '../editor'
@@ -36,6 +37,24 @@ function useAvailableWidth() {
     return () => observer.disconnect()
   }, [])
   return { frame, available }
+}
+
+/** What is chosen elsewhere, on the map or in the library, comes into sight. */
+function useInSight(frame: RefObject<HTMLDivElement | null>, scale: number): void {
+  const selection = useEditorState((state) => state.selection)
+  const key = selection && `${selection.doc}/${selection.section}/${selection.element ?? ''}`
+  useEffect(() => {
+    const { stage } = stageStore.getState()
+    const node = stage && selection && selectedNode(stage.document, selection)
+    if (!node || !frame.current) return
+    const { y, height: tall } = boxOf(node)
+    const [top, seen] = [y * scale, frame.current.clientHeight]
+    const { scrollTop } = frame.current
+    const isInSight = top + tall * scale > scrollTop + 40 && top < scrollTop + seen - 80
+    if (!isInSight) frame.current.scrollTo({ top: Math.max(0, top - seen / 4) })
+    // Only what is newly chosen is brought into sight, not what moves as the page is changed.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key])
 }
 
 /** Draws the page into the stage after each change of it. */
@@ -122,15 +141,8 @@ export function Stage({ onKey, children }: StageProps) {
     if (!next) return
     event.preventDefault()
     editor.show({ selection: next })
-    const { stage } = stageStore.getState()
-    const node = stage && selectedNode(stage.document, next)
-    if (!node || !frame.current) return
-    const { y, height: tall } = boxOf(node)
-    const [top, seen] = [y * scale, frame.current.clientHeight]
-    const { scrollTop } = frame.current
-    const isInSight = top >= scrollTop && top + Math.min(tall * scale, seen / 2) <= scrollTop + seen
-    if (!isInSight) frame.current.scrollTo({ top: Math.max(0, top - seen / 4) })
   }
+  useInSight(frame, scale)
   const leave = () => {
     setHover(undefined)
     const { stage } = stageStore.getState()

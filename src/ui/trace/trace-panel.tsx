@@ -87,6 +87,7 @@ function Traced({ spot, selection, element }: TracedProps) {
         </p>
       </header>
       <DeedBar selection={selection} />
+      {element && <ContentPanel doc={selection.doc} element={element} />}
       {!element && <SectionTheme spot={spot} />}
       {facets.length > 0 && (
         <FacetChoice spot={spot} selection={selection} element={element} chosen={facet?.key} />
@@ -119,7 +120,6 @@ function Traced({ spot, selection, element }: TracedProps) {
           <ChangeFor spot={spot} selection={selection} element={element} trace={trace} />
         </>
       )}
-      {element && <ContentPanel doc={selection.doc} element={element} />}
       {element?.kind === 'embed' && <TextColors selection={selection} element={element} />}
       {!element && <SectionContents spot={spot} />}
     </div>

@@ -1,0 +1,3 @@
+import { later } from '../kit'
+
+export const SectionLibrary = later(async () => (await import('./section-library')).SectionLibrary)

@@ -1,0 +1,213 @@
+'use client'
+
+import { useDraggable, useDroppable } from '@dnd-kit/core'
+import { ChevronRight, Plus, Search } from 'lucide-react'
+import { useMemo, useState, type KeyboardEvent } from 'react'
+import { bandsOnPage, type Band } from '../bands'
+import { useEditor, useEditorState, usePage, useShownDocsBehind, useShownPage } from '../editor'
+import { IconButton, SearchField, useRoving } from '../kit'
+import { BandButton } from './band-button'
+import { outlineOf, rowKey, seenRows, type OutlineRow } from './outline-rows'
+
+/** The page from top to bottom: its sections in their own colours, and what stands in those that are opened. */
+export function Outline() {
+  const editor = useEditor()
+  const { frame } = useShownDocsBehind()
+  const page = usePage()
+  const entry = useShownPage()
+  const siteId = useEditorState((state) => state.siteId)
+  const selection = useEditorState((state) => state.selection)
+  const [open, setOpen] = useState<ReadonlySet<string>>(new Set())
+  const [search, setSearch] = useState<string>()
+  const roving = useRoving()
+  const bands = useMemo(() => {
+    const all = entry ? bandsOnPage(siteId, frame, entry) : []
+    return new Map(all.map((band) => [`${band.doc}/${band.section}`, band]))
+  }, [siteId, frame, entry])
+  const rows = useMemo(() => (page ? outlineOf(frame, page) : []), [frame, page])
+  const seen = useMemo(() => seenRows(rows, open, search ?? ''), [rows, open, search])
+  if (!page) return null
+
+  const setOpened = (row: OutlineRow, opened: boolean) => {
+    const next = new Set(open)
+    if (opened) next.add(rowKey(row))
+    else next.delete(rowKey(row))
+    setOpen(next)
+  }
+  const choose = ({ doc, section, element }: OutlineRow) =>
+    editor.show({
+      selection: element ? { doc, section, element } : { doc, section, facet: 'fill' },
+    })
+  const onKey = (event: KeyboardEvent, row: OutlineRow) => {
+    const isOpen = open.has(rowKey(row))
+    if (event.key === 'ArrowRight' && row.holds && !isOpen) setOpened(row, true)
+    else if (event.key === 'ArrowLeft' && isOpen) setOpened(row, false)
+    else return
+    event.preventDefault()
+    event.stopPropagation()
+  }
+  const isChosen = (row: OutlineRow) =>
+    selection?.doc === row.doc &&
+    selection.section === row.section &&
+    (row.element ? selection.element === row.element : !selection.element || !open.has(rowKey(row)))
+
+  return (
+    <div className="flex min-h-0 flex-col">
+      <div className="mb-1.5 flex items-center justify-between">
+        <h2 className="truncate text-xs font-semibold text-soft">{page.title}, top to bottom</h2>
+        <IconButton
+          label="Find on this page"
+          aria-pressed={search !== undefined}
+          className="-my-1 size-6.5"
+          onClick={() => setSearch(search === undefined ? '' : undefined)}
+        >
+          <Search size={13} />
+        </IconButton>
+      </div>
+      {search !== undefined && (
+        <div className="mb-1.5">
+          <SearchField label="Find on this page" value={search} onChange={setSearch} />
+        </div>
+      )}
+      <div
+        {...roving}
+        role="group"
+        aria-label="Outline"
+        className="min-h-0 overflow-y-auto rounded border border-edge-strong/50"
+      >
+        {seen.map((row) => {
+          const props = {
+            row,
+            chosen: isChosen(row),
+            isOpen: open.has(rowKey(row)),
+            onChoose: () => choose(row),
+            onOpen: (opened: boolean) => setOpened(row, opened),
+            onKey: (event: KeyboardEvent) => onKey(event, row),
+          }
+          const band = bands.get(`${row.doc}/${row.section}`)
+          return row.element ? (
+            <ElementRow key={rowKey(row)} {...props} />
+          ) : (
+            <SectionRow key={rowKey(row)} {...props} band={band} />
+          )
+        })}
+        {search && seen.length === 0 && (
+          <p className="p-2 text-soft">Nothing on this page says that.</p>
+        )}
+      </div>
+      <button
+        type="button"
+        className="mt-1.5 flex h-7 items-center gap-1.5 rounded px-1.5 text-[13px] font-semibold hover:bg-hover"
+        onClick={() => editor.show({ adding: {} })}
+      >
+        <Plus size={14} /> Add a section
+      </button>
+    </div>
+  )
+}
+
+interface RowProps {
+  readonly row: OutlineRow
+  readonly chosen: boolean
+  readonly isOpen: boolean
+  readonly onChoose: () => void
+  readonly onOpen: (open: boolean) => void
+  readonly onKey: (event: KeyboardEvent) => void
+}
+
+/** A section: it can be opened, and dragged to another place of its page. */
+function SectionRow({
+  row,
+  band,
+  chosen,
+  isOpen,
+  onChoose,
+  onOpen,
+  onKey,
+}: RowProps & { readonly band?: Band }) {
+  const { doc, section, words, hidden, holds } = row
+  const isShared = doc === 'frame'
+  const { listeners, setNodeRef, isDragging } = useDraggable({
+    id: `section:${section}`,
+    disabled: isShared,
+  })
+  const {
+    setNodeRef: setPlaceRef,
+    isOver,
+    active,
+  } = useDroppable({ id: `band:${section}`, disabled: isShared })
+  const isTarget = isOver && String(active?.id).startsWith('section:')
+  return (
+    <div
+      ref={setPlaceRef}
+      className={`group/row relative ${isTarget ? 'shadow-[inset_0_3px_0_0_#000,inset_0_5px_0_0_#fff]' : ''} ${isDragging ? 'opacity-40' : ''}`}
+    >
+      {holds && (
+        <button
+          type="button"
+          tabIndex={-1}
+          aria-hidden
+          data-opens={section}
+          onClick={() => onOpen(!isOpen)}
+          style={{ color: band?.text }}
+          className={`absolute top-0 right-8.5 z-20 grid h-full w-5 place-items-center ${isOpen ? '' : 'opacity-0 group-focus-within/row:opacity-100 group-hover/row:opacity-100'}`}
+        >
+          <ChevronRight size={13} className={isOpen ? 'rotate-90' : ''} />
+        </button>
+      )}
+      {band && !hidden ? (
+        <BandButton
+          {...listeners}
+          ref={setNodeRef}
+          band={band}
+          chosen={chosen}
+          told={band.blends ? `blends, ${band.themeName}` : band.themeName}
+          aria-expanded={holds ? isOpen : undefined}
+          className="py-[3px]"
+          onClick={onChoose}
+          onKeyDown={onKey}
+        />
+      ) : (
+        <button
+          type="button"
+          aria-pressed={chosen}
+          aria-expanded={holds ? isOpen : undefined}
+          onClick={onChoose}
+          onKeyDown={onKey}
+          className="flex w-full items-center justify-between gap-2 border-y border-dashed border-edge-strong bg-panel px-2.5 py-1 text-left text-soft aria-pressed:shadow-[inset_0_0_0_2px_#000]"
+        >
+          <span className="truncate font-semibold">{words}</span>
+          <span className="text-[11px]">hidden</span>
+        </button>
+      )}
+    </div>
+  )
+}
+
+/** Something in a section, by its kind and its words. */
+function ElementRow({ row, chosen, isOpen, onChoose, onOpen, onKey }: RowProps) {
+  const { depth, label, words, holds } = row
+  return (
+    <button
+      type="button"
+      aria-pressed={chosen}
+      aria-expanded={holds ? isOpen : undefined}
+      title={`${label}: ${words}`}
+      onClick={onChoose}
+      onDoubleClick={() => holds && onOpen(!isOpen)}
+      onKeyDown={onKey}
+      style={{ paddingLeft: 6 + depth * 10 }}
+      className="flex w-full items-center gap-1 bg-raised py-[3px] pr-2 text-left text-[12px] hover:bg-hover aria-pressed:bg-strong aria-pressed:text-on-strong"
+    >
+      <ChevronRight
+        size={11}
+        aria-hidden
+        className={`shrink-0 ${holds ? '' : 'invisible'} ${isOpen ? 'rotate-90' : ''}`}
+      />
+      <span className="truncate">
+        {words || label}
+        {words && <span className="opacity-60"> {label.toLowerCase()}</span>}
+      </span>
+    </button>
+  )
+}
