@@ -2,11 +2,12 @@ import fc from 'fast-check'
 import { wordColors } from '../elements'
 import type { SiteDocs, SiteElement } from '../site'
 
-/** Bodies of a site with the document that each lies in. */
-const bodiesOf = ({ frame, pages }: SiteDocs) => [
-  { doc: 'frame', body: frame.body },
-  ...Object.values(pages).map(({ id, body }) => ({ doc: id as string, body })),
-]
+/** Bodies of a site in which something stands, with the document that each lies in. */
+const bodiesOf = ({ frame, pages }: SiteDocs) =>
+  [
+    { doc: 'frame', body: frame.body },
+    ...Object.values(pages).map(({ id, body }) => ({ doc: id as string, body })),
+  ].filter(({ body }) => body.order.length && Object.keys(body.elements).length)
 
 const someRuns = fc.array(
   fc.record(

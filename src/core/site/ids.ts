@@ -18,7 +18,10 @@ export const themeId = idText.brand<'ThemeId'>()
 export const styleId = idText.brand<'StyleId'>()
 export const sectionId = idText.brand<'SectionId'>()
 export const elementId = idText.brand<'ElementId'>()
-export const pageId = idText.brand<'PageId'>()
+/** No page is called as the frame, which holds sections as well. */
+export const pageId = idText
+  .refine((id) => id !== 'frame', 'not the id of a page')
+  .brand<'PageId'>()
 export const pictureId = idText.brand<'PictureId'>()
 export const fontId = idText.brand<'FontId'>()
 
