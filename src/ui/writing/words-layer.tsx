@@ -6,7 +6,7 @@ import { useEditor, useEditorState, type WordsPlace } from '../editor'
 import { Button } from '../kit'
 import { boxOf, hitTest, stageStore } from '../stage'
 import { WordsBar } from './words-bar'
-import { openWords, type Conflict, type WordsSession } from './words-session'
+import { openWords, wordsNode, type Conflict, type WordsSession } from './words-session'
 import type { WordsState } from './words-view'
 
 const NOTHING: WordsState = { isChosen: false, strong: false, em: false }
@@ -15,7 +15,9 @@ const NOTHING: WordsState = { isChosen: false, strong: false, em: false }
 export function WordsLayer({ scale }: { readonly scale: number }) {
   const words = useEditorState((state) => state.words)
   const stage = useStore(stageStore, (state) => state.stage)
-  if (!words || !stage) return null
+  // Words that were only just made are there once the page is drawn with them.
+  useStore(stageStore, (state) => state.drawing)
+  if (!words || !stage || !wordsNode(stage, words)) return null
   const key = `${words.doc}/${words.element}/${words.at.join('.')}`
   return <Writing key={key} place={words} scale={scale} />
 }

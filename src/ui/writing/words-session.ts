@@ -1,3 +1,4 @@
+import { flushSync } from 'react-dom'
 import { toast } from 'sonner'
 import { isSame, type Json } from '@/core/changes'
 import { contentAt } from '@/core/edit'
@@ -167,7 +168,13 @@ export function openWords(options: SessionOptions) {
     base = here
     hasEnded = true
     const words = { ...place, element: next.at(-1)!.id, at: ['runs'] }
-    editor.show({ words, selection: { doc, section: place.section, element: words.element } })
+    goTo(words)
+  }
+
+  /** Goes to other words before the next key comes: none may fall between. */
+  function goTo(words: WordsPlace): void {
+    const { doc, section, element } = words
+    flushSync(() => editor.show({ words, selection: { doc, section, element } }))
   }
 
   /** Goes to the words beside these, in the order of the page. */
@@ -175,9 +182,7 @@ export function openWords(options: SessionOptions) {
     const all = [...stage.document.querySelectorAll<HTMLElement>('[data-words]')]
     const next = all[all.indexOf(node!) + by]
     const words = next && placeOfWords(editor.store.getState().pageId, next)
-    if (!words) return
-    const { doc, section, element } = words
-    editor.show({ words, selection: { doc, section, element } })
+    if (words) goTo(words)
   }
 
   function onKey(event: KeyboardEvent): boolean {

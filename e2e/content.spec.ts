@@ -1,0 +1,254 @@
+import { expect, test, type Page } from '@playwright/test'
+import { clickOnStage, isSaved, openPaint, stageFrame, undo } from './editor'
+import { wordProcessorPastes } from './word-processor-pastes'
+
+const words = (page: Page) => stageFrame(page).locator('[contenteditable=true]')
+
+/** Double clicks something on the stage, through the layer that lies above it. */
+async function write(page: Page, selector: string): Promise<void> {
+  const target = stageFrame(page).locator(selector).first()
+  await target.scrollIntoViewIfNeeded()
+  const box = (await target.boundingBox())!
+  await page.mouse.dblclick(
+    box.x + Math.min(40, box.width / 2),
+    box.y + Math.min(14, box.height / 2),
+  )
+  await expect(words(page)).toBeFocused()
+}
+
+/** Pastes something into what is written, as a browser would bring it. */
+const paste = (page: Page, type: string, data: string) =>
+  words(page).evaluate(
+    (node, [kind, text]) => {
+      const clipboardData = new DataTransfer()
+      clipboardData.setData(kind!, text!)
+      node.dispatchEvent(
+        new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }),
+      )
+    },
+    [type, data],
+  )
+
+test('words are written where they stand, marked, linked and coloured; undo takes all back', async ({
+  page,
+}) => {
+  await openPaint(page)
+  const title = stageFrame(page).locator('h1')
+  const before = (await title.textContent())!
+  await write(page, 'h1')
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('Paper that keeps ')
+  await page.keyboard.press('Control+b')
+  await page.keyboard.type('for good')
+  await page.keyboard.press('Control+b')
+  // The trace stays open beside it.
+  await expect(page.getByTestId('trace').getByRole('heading', { level: 2 })).toContainText('Paper')
+  await page.keyboard.press('Shift+Control+ArrowLeft')
+  await page.getByRole('button', { name: 'Colour of these words' }).click()
+  await page
+    .getByLabel('Colour of these words')
+    .getByRole('button', { name: 'Marked words', exact: true })
+    .click()
+  await expect(page.getByTestId('trace').getByText('main button, fill').first()).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('Escape')
+  await expect(words(page)).toHaveCount(0)
+  await expect(title.locator('mark.marker-a strong')).toHaveText('good')
+  await isSaved(page)
+  await expect(page.getByTestId('stage')).toBeFocused()
+
+  // A link to a page, found by its title, by keys alone.
+  await clickOnStage(page, '.paragraph.lead')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Control+a')
+  await page.keyboard.press('Control+k')
+  await page.keyboard.type('Workshops')
+  await expect(page.getByRole('list', { name: 'Pages' }).getByRole('button')).toHaveCount(1)
+  await page.keyboard.press('Enter')
+  await expect(words(page)).toBeFocused()
+  await expect(page.getByRole('list', { name: 'Pages' })).toHaveCount(0)
+  await page.keyboard.press('End')
+  // The browser tells of a moved caret in a task of its own; no hand is quicker.
+  await page.waitForTimeout(50)
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('And a paragraph more')
+  await page.keyboard.press('Escape')
+  await isSaved(page)
+  await expect(stageFrame(page).locator('.paragraph.lead a.link')).toHaveCount(1)
+  await expect(stageFrame(page).getByText('And a paragraph more')).toBeVisible()
+
+  for (let i = 0; i < 12 && (await title.textContent()) !== before; i += 1) await undo(page)
+  await expect(title).toHaveText(before)
+  await expect(stageFrame(page).getByText('And a paragraph more')).toHaveCount(0)
+})
+
+test('what a word processor brings arrives as clean words; nothing of it runs or leaves', async ({
+  page,
+}) => {
+  const left: string[] = []
+  page.on('request', (request) => {
+    if (!request.url().startsWith('http://127.0.0.1')) left.push(request.url())
+  })
+  page.on('dialog', (dialog) => {
+    left.push(dialog.message())
+    void dialog.dismiss()
+  })
+  await openPaint(page)
+  for (const { from, html, text } of wordProcessorPastes) {
+    await write(page, '.quote-words')
+    await page.keyboard.press('Control+a')
+    await paste(page, 'text/html', html)
+    await expect(words(page), from).toHaveText(text)
+    const tags = await words(page).evaluate((node) =>
+      [...node.querySelectorAll('*')].map((each) => each.tagName.toLowerCase()),
+    )
+    expect(new Set(['a', 'br', 'em', 'strong', 'img', ...tags]), from).toEqual(
+      new Set(['a', 'br', 'em', 'strong', 'img']),
+    )
+    const attributes = await words(page).evaluate((node) =>
+      [...node.querySelectorAll('a, em, strong')].flatMap((each) => each.getAttributeNames()),
+    )
+    expect(new Set(['class', 'href', ...attributes]), from).toEqual(new Set(['class', 'href']))
+    await page.keyboard.press('Escape')
+    await isSaved(page)
+    await undo(page)
+  }
+  // Too much at once is told, and nothing is put in.
+  await write(page, 'h1')
+  await paste(page, 'text/plain', 'x'.repeat(100_000))
+  await expect(page.getByText(/100,\d{3} characters; one text holds 20,000/)).toBeVisible()
+  await page.keyboard.press('Escape')
+  expect(left).toEqual([])
+})
+
+test('a section comes from the library by keys, moves, is hidden, and its page is walked in the outline', async ({
+  page,
+}) => {
+  await openPaint(page)
+  const outline = page.getByRole('group', { name: 'Outline' })
+  await outline.getByRole('button', { name: /^This month/ }).click()
+  await page.getByTestId('stage').focus()
+  await page.keyboard.press('n')
+  const library = page.getByRole('dialog', { name: 'Add a section' })
+  await library.getByLabel('Find a section').fill('hours')
+  await library.getByRole('button', { name: 'Opening hours' }).focus()
+  await page.keyboard.press('Enter')
+  const added = stageFrame(page).locator('section', { hasText: 'When we are here' })
+  await expect(added).toBeVisible()
+  // Not in the theme of either neighbour.
+  const themes = await stageFrame(page)
+    .locator('section')
+    .evaluateAll((all) => all.map((each) => (each as HTMLElement).dataset.theme))
+  const at = await stageFrame(page)
+    .locator('section')
+    .evaluateAll((all) => all.findIndex((each) => each.textContent!.includes('When we are here')))
+  expect([themes[at - 1], themes[at + 1]]).not.toContain(themes[at])
+
+  await page.getByTestId('stage').focus()
+  await page.keyboard.press('Alt+ArrowUp')
+  await expect
+    .poll(() =>
+      outline
+        .getByRole('button')
+        .allTextContents()
+        .then((all) => all.findIndex((each) => each.startsWith('Opening hours'))),
+    )
+    .toBe(2)
+  await page.keyboard.press('h')
+  await expect(added).toHaveCount(0)
+  await expect(outline.getByRole('button', { name: 'Opening hours hidden' })).toBeVisible()
+  await page.getByTestId('stage').focus()
+  await page.keyboard.press('h')
+  await expect(added).toBeVisible()
+  await page.keyboard.press('Control+d')
+  await expect(added).toHaveCount(2)
+  await page.keyboard.press('Delete')
+  await expect(added).toHaveCount(1)
+
+  // The outline opens by keys, and is searched.
+  const row = outline.getByRole('button', { name: /^Opening hours/ })
+  await row.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(row).toHaveAttribute('aria-expanded', 'true')
+  await page.getByRole('button', { name: 'Find on this page' }).click()
+  await page.getByLabel('Find on this page').last().fill('ring the bell')
+  await outline.getByRole('button', { name: /Ring the bell/ }).click()
+  await expect(page.getByTestId('trace').getByRole('heading', { level: 2 })).toContainText(
+    'Ring the bell',
+  )
+  await isSaved(page)
+  // Added, moved, hidden, shown, put once more, taken away.
+  for (let i = 0; i < 6; i += 1) await undo(page)
+  await expect(added).toHaveCount(0)
+})
+
+test('a section is dragged to another place on the map; entries are set beside the page', async ({
+  page,
+}) => {
+  await openPaint(page)
+  const outline = page.getByRole('group', { name: 'Outline' })
+  const order = () => outline.getByRole('button').allTextContents()
+  const before = await order()
+  const from = (await outline.getByRole('button', { name: /^The bench/ }).boundingBox())!
+  const to = (await outline.getByRole('button', { name: /^Opening/ }).boundingBox())!
+  await page.mouse.move(from.x + 30, from.y + 10)
+  await page.mouse.down()
+  await page.mouse.move(from.x + 30, from.y - 20, { steps: 4 })
+  await page.mouse.move(to.x + 30, to.y + 12, { steps: 6 })
+  await page.mouse.up()
+  await expect.poll(async () => (await order())[1]).toContain('The bench')
+  await undo(page)
+  await expect.poll(order).toEqual(before)
+
+  await clickOnStage(page, 'header .navigation')
+  await page.getByRole('button', { name: 'Links, One below the other' }).click()
+  await page.getByRole('button', { name: 'Add a link' }).click()
+  const words = page.getByLabel('Words', { exact: true })
+  await words.fill('Gift cards')
+  await words.press('Enter')
+  await expect(stageFrame(page).locator('header .navigation')).toContainText('Gift cards')
+  await page.getByRole('button', { name: 'Move Gift cards up' }).click()
+  await expect(stageFrame(page).locator('header .navigation')).toContainText('Gift cardsAbout')
+  await page.getByRole('button', { name: 'Take Gift cards away' }).click()
+  await expect(stageFrame(page).locator('header .navigation')).not.toContainText('Gift cards')
+  await isSaved(page)
+  for (let i = 0; i < 4; i += 1) await undo(page)
+})
+
+test('two windows: words that both write are told; what is taken away meanwhile can be put back', async ({
+  page,
+  context,
+}) => {
+  await openPaint(page)
+  const other = await context.newPage()
+  await openPaint(other)
+  await write(page, '.quote-words')
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('Ours')
+  await write(other, '.quote-words')
+  await other.keyboard.press('Control+a')
+  await other.keyboard.type('Theirs')
+  await other.keyboard.press('Escape')
+  await isSaved(other)
+  // Whoever is behind is told, and nothing is lost: the words stay in the field.
+  const told = page.getByTestId('words').getByRole('alert')
+  const landed = stageFrame(page).locator('.quote-words', { hasText: /^Theirs$/ })
+  await expect.poll(async () => (await told.count()) + (await landed.count())).toBeGreaterThan(0)
+  if (await told.count()) await told.getByRole('button', { name: 'Take theirs' }).click()
+  await expect(landed.first()).toBeVisible()
+
+  await page.keyboard.press('Control+End')
+  await clickOnStage(other, '.quote-words')
+  await other.getByTestId('stage').focus()
+  await other.keyboard.press('Delete')
+  await expect(other.getByText('Quote removed. Undo brings it back.')).toBeVisible()
+  await isSaved(other)
+  await expect(page.getByText(/was taken away while you wrote in it/)).toBeVisible()
+  await page.getByRole('button', { name: 'Put it back' }).click()
+  await expect(stageFrame(page).locator('.quote-words', { hasText: 'Theirs' })).toBeVisible()
+  await isSaved(page)
+  await other.close()
+  // Put back, taken away, reworded.
+  for (let i = 0; i < 3; i += 1) await undo(page)
+  await expect(stageFrame(page).locator('.quote-words', { hasText: 'Theirs' })).toHaveCount(0)
+})
