@@ -22,7 +22,7 @@ const plain = (status: number, words: string) =>
   )
 
 /** What says by itself where it may take things from. */
-const OWN_POLICY = /^\/(?:stage|home|files|published)(?:\/|$)/
+const OWN_POLICY = /^\/(?:stage|home|designs|files|published)(?:\/|$)/
 const isData = (path: string) => path.startsWith('/api/')
 const isPublished = (path: string) => path.startsWith('/published/')
 

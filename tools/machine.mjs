@@ -85,7 +85,16 @@ export async function ensurePackages() {
   })
 }
 
-const siteFonts = ['bricolage-grotesque', 'figtree', 'fraunces', 'karla']
+const siteFonts = [
+  'bitter',
+  'bricolage-grotesque',
+  'figtree',
+  'fraunces',
+  'karla',
+  'newsreader',
+  'space-grotesk',
+  'unbounded',
+]
 
 /** The fonts that a swatch sheet carries inside it. */
 const sheetFonts = { 'sheet-words': 'hanken-grotesk', 'sheet-codes': 'jetbrains-mono' }

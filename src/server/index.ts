@@ -15,6 +15,7 @@ export { closeStreams, liveStream, tellPresent } from './live'
 export { publicationOf, publishedFile } from './publishing'
 export {
   beginSite,
+  designPicture,
   carryOutDeed,
   homePicture,
   linksTo,

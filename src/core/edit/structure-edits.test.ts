@@ -248,7 +248,7 @@ test('a walk of 200 edits of content and colour, undone, gives the first bytes',
   ]
   expect(kinds.every((kind) => kind in editTable)).toBe(true)
   const seed = Number(process.env.EASEL_SEED ?? Date.now() % 1_000_000)
-  console.info(`walk of 200 edits: EASEL_SEED=${seed}`)
+  console.warn(`walk of 200 edits: EASEL_SEED=${seed}`)
   let now = docs
   const made = []
   let tries = 0

@@ -28,7 +28,7 @@ function button(
     html: ({ label: text, href }, { root, link, words }) => {
       const shared = { ...root, ...words('label') }
       return href === undefined
-        ? tag('button', { ...shared, type: 'button' }, escapeHtml(text))
+        ? tag('button', { ...shared, type: 'submit' }, escapeHtml(text))
         : tag('a', { ...shared, href: safeHref(link(href)) }, escapeHtml(text))
     },
     samples: () => [{ content: { label: sample }, row: 'buttons' }],

@@ -73,7 +73,7 @@ export const searchField = defineKind({
       }) +
         tag(
           'button',
-          { class: 'search-button', type: 'button', ...words('button') },
+          { class: 'search-button', type: 'submit', ...words('button') },
           escapeHtml(button),
         ),
     ),

@@ -46,7 +46,12 @@ export const dryRunRequest = z.strictObject({ sweep: sweepRequest })
 export const beginRequest = z.strictObject({
   name: typedName,
   from: z.union([
-    z.strictObject({ design: z.literal('empty'), color: colorText.optional() }),
+    z.strictObject({
+      /** `empty`, or a design of ours. */
+      design: z.string().max(40),
+      /** Colours that the palette is made of. */
+      colors: z.array(colorText).max(12).optional(),
+    }),
     z.strictObject({ site: z.string().max(80) }),
   ]),
 })

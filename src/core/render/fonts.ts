@@ -31,6 +31,30 @@ export const siteFonts: readonly SiteFont[] = [
     weights: '300 900',
     fallback: 'system-ui, sans-serif',
   },
+  {
+    family: 'Newsreader',
+    file: 'newsreader-latin-wght-normal.woff2',
+    weights: '200 800',
+    fallback: 'Georgia, serif',
+  },
+  {
+    family: 'Bitter',
+    file: 'bitter-latin-wght-normal.woff2',
+    weights: '100 900',
+    fallback: 'Georgia, serif',
+  },
+  {
+    family: 'Space Grotesk',
+    file: 'space-grotesk-latin-wght-normal.woff2',
+    weights: '300 700',
+    fallback: 'system-ui, sans-serif',
+  },
+  {
+    family: 'Unbounded',
+    file: 'unbounded-latin-wght-normal.woff2',
+    weights: '200 900',
+    fallback: 'system-ui, sans-serif',
+  },
 ]
 
 export function fontsOf(families: readonly string[]): SiteFont[] {

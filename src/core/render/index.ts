@@ -13,6 +13,7 @@ export {
   renderAlone,
   renderDocument,
   renderPageCss,
+  inParts,
   renderSections,
   renderSiteCss,
   type SiteCss,

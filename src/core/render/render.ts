@@ -99,6 +99,16 @@ function switchHtml(page: PageId, { twin }: Whereabouts): string {
   return tag('a', { class: 'edition-switch', href: twin?.href(page) ?? '#' }, other)
 }
 
+/** The sections of a page by where they stand in its document: those of the page itself are its main part. */
+export function inParts<T extends Pick<WrittenSection, 'doc'>>(
+  sections: readonly T[],
+): { readonly before: readonly T[]; readonly main: readonly T[]; readonly after: readonly T[] } {
+  const first = sections.findIndex(({ doc }) => doc !== 'frame')
+  const at = first < 0 ? sections.length : first
+  const main = sections.filter(({ doc }) => doc !== 'frame')
+  return { before: sections.slice(0, at), main, after: sections.slice(at + main.length) }
+}
+
 export interface WrittenSection {
   readonly doc: DocId
   readonly id: string
@@ -287,7 +297,13 @@ export function renderDocument(
     ...(isDark ? [tag('link', { rel: 'canonical', href: where.twin!.href(page.id) })] : []),
     ...links,
   ]
-  const sections = renderSections(docs, page.id, where).map(({ html }) => html)
+  const { before, main, after } = inParts(renderSections(docs, page.id, where))
+  const lines = (sections: readonly WrittenSection[]) => sections.map(({ html }) => html)
+  const sections = [
+    ...lines(before),
+    tag('main', {}, `\n${lines(main).join('\n')}\n`),
+    ...lines(after),
+  ]
   const root = isDark ? '<html lang="en" data-edition="dark">' : '<html lang="en">'
   return `<!doctype html>\n${root}\n<head>\n${head.join('\n')}\n</head>\n<body>\n${sections.join('\n')}\n</body>\n</html>\n`
 }

@@ -34,7 +34,7 @@ import { fileStore } from '../storage'
 import { publicationEntry } from './publication'
 
 /** Raised when the renderer writes otherwise than before: every page is then written anew. */
-const rendererVersion = 1
+const rendererVersion = 2
 
 /** Where the fonts that ship with us lie. */
 const fontFolder = () => path.join(process.cwd(), 'public', 'fonts')

@@ -1,6 +1,4 @@
 import type { Transaction } from 'sequelize'
-import { colorOf } from '@/core/color'
-import { emptySite } from '@/core/designs'
 import { done, refused, type BeginRequest, type Result, type SiteName } from '@/core/payloads'
 import { frameRef, idFromName } from '@/core/site'
 import { mayBegin, siteFor, type Actor } from '../access'
@@ -10,6 +8,7 @@ import { select, tell } from '../database/sets'
 import { loadFrame, writeRecords } from '../records'
 import { indexColumns, indexTables } from '../uses/rows'
 import { createSite, type NewSite } from './create'
+import { designDocs } from './design'
 
 /** A new site of a workspace: last on the shelf, by an id that nobody has. */
 async function newSite(
@@ -87,8 +86,9 @@ export function beginSite(actor: Actor, { name, from }: BeginRequest): Promise<R
     const site = await newSite(workspace, name, transaction)
     if ('site' in from) await copySite(from.site, site, name, transaction)
     else {
-      const color = from.color === undefined ? undefined : colorOf(from.color)
-      await createSite(site, emptySite(name, color), transaction)
+      const docs = await designDocs(from, name)
+      if (!docs) return refused({ code: 'not-found' })
+      await createSite(site, docs, transaction)
     }
     return done({ id: site.id, name })
   })

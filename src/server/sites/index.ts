@@ -1,3 +1,4 @@
+export { designPicture } from './design'
 export { createSite, type NewSite } from './create'
 export { siteCounts } from './counts'
 export { beginSite } from './begin'

@@ -39,7 +39,7 @@ const deed = (site: string, wanted: ShelfDeed) => carryOutDeed(localOwner, site,
 const onShelf = async (site: string) => (await listSites(localOwner)).find(({ id }) => id === site)
 
 test('a site begins empty, is opened, coloured and undone like any other', async () => {
-  const site = await begin({ name: 'Wren Cycles', from: { ...empty, color: 'teal' } })
+  const site = await begin({ name: 'Wren Cycles', from: { ...empty, colors: ['teal'] } })
   expect(site).toBe('wren-cycles')
   expect(await begin({ name: 'Wren Cycles', from: empty })).toBe('wren-cycles-2')
   const opened = await openSite(localOwner, site)

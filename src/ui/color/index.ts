@@ -1,4 +1,5 @@
 export { askPicture } from './ask-picture'
+export { mostFound, readPicture } from './read-picture'
 export { ColorChooser } from './color-chooser'
 export { ColorEditor } from './later-editor'
 export { loadNames, useNames, type Names } from './color-names'

@@ -57,7 +57,7 @@ export function LiveSections({ sections, theme, pictures, onChoose }: LiveSectio
     const measure = () =>
       setBoxes({
         height: document.body.scrollHeight,
-        at: [...document.body.children].map(boxOf),
+        at: [...document.querySelectorAll('main > *')].map(boxOf),
       })
     const observer = new ResizeObserver(measure)
     observer.observe(document.body)

@@ -2,11 +2,13 @@
 
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { parseColor } from '@/core/color'
-import type { ShelfEntry } from '@/core/payloads'
-import { Button, Dialog, Line, Notice, Swatch } from '../kit'
+import { readPalette } from '@/core/formats'
+import type { BeginRequest, ShelfEntry } from '@/core/payloads'
+import { Button, Dialog, FileButton, Line, Notice } from '../kit'
 import { readName } from '../names'
+import { readPicture } from '../color'
 import { problemWords } from '../words'
+import { DesignChoice, type Origin } from './design-choice'
 import { beginSite } from './shelf-client'
 
 interface BeginSiteProps {
@@ -16,97 +18,137 @@ interface BeginSiteProps {
   readonly onLeave: () => void
 }
 
-/** The short way to a site of one's own: a name, what it begins with, a colour; every step but the name can be left as it is. */
+/** The short way to a site of one's own: a name, colours, what it begins as; every step but the name can be left as it is. */
 export function BeginSite({ sites, from, onLeave }: BeginSiteProps) {
   return (
-    <Dialog open onOpenChange={onLeave} title="Begin a site">
+    <Dialog open wide onOpenChange={onLeave} title="Begin a site">
       <BeginForm sites={sites} from={from} />
     </Dialog>
   )
 }
 
+/** Colours that a palette of a site can be made of at once. */
+const MOST_COLORS = 6
+
+/** What somebody typed or pasted of colours, or took from a picture. */
+function readColors(text: string): {
+  readonly colors: readonly string[]
+  readonly isRead: boolean
+} {
+  if (text.trim() === '') return { colors: [], isRead: true }
+  const { colors } = readPalette(text)
+  return {
+    colors: colors.flatMap(({ value }) => (value ? [value] : [])).slice(0, MOST_COLORS),
+    isRead: colors.length > 0,
+  }
+}
+
+interface Wrong {
+  readonly at: 'name' | 'colors' | 'all'
+  readonly words: string
+}
+
 function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
   const router = useRouter()
   const [name, setName] = useState('')
-  const [origin, setOrigin] = useState(from?.id ?? '')
-  const [color, setColor] = useState('')
+  const [text, setText] = useState('')
+  const [origin, setOrigin] = useState<Origin>(from ? { site: from.id } : { design: 'empty' })
   const [busy, setBusy] = useState(false)
-  const [wrong, setWrong] = useState<{
-    readonly at: 'name' | 'color' | 'all'
-    readonly words: string
-  }>()
-  const isColor = color.trim() === '' || parseColor(color.trim()).ok
+  const [wrong, setWrong] = useState<Wrong>()
+  const { colors, isRead } = readColors(text)
+  const own = 'design' in origin
 
   const begin = async () => {
     const read = readName(name)
     if (!read.ok) return setWrong({ at: 'name', words: read.wrong })
-    if (!origin && !isColor) {
+    if (own && !isRead) {
       const words =
         'This is no colour. Type #2f6f62, teal, rgb(47 111 98) or the like, or leave it empty.'
-      return setWrong({ at: 'color', words })
+      return setWrong({ at: 'colors', words })
     }
-    const empty = { design: 'empty' as const, ...(color.trim() ? { color: color.trim() } : {}) }
+    const wanted: BeginRequest['from'] = own
+      ? { ...origin, ...(colors.length ? { colors: [...colors] } : {}) }
+      : origin
     setBusy(true)
-    const result = await beginSite({ name: read.name, from: origin ? { site: origin } : empty })
+    const result = await beginSite({ name: read.name, from: wanted })
     if (result.ok) return router.push(`/sites/${result.value.id}`)
     setBusy(false)
     return setWrong({ at: 'all', words: problemWords(result.problem) })
   }
+  const takePicture = async (file: File) => {
+    const read = await readPicture(file)
+    if (!read.ok) return setWrong({ at: 'colors', words: read.wrong })
+    setWrong(undefined)
+    setText(
+      read.found
+        .slice(0, MOST_COLORS)
+        .map(({ value }) => value)
+        .join(', '),
+    )
+  }
   return (
     <form
-      className="grid gap-3"
+      className="grid min-h-0 flex-1 grid-cols-[280px_minmax(0,1fr)] gap-6"
       onSubmit={(event) => {
         event.preventDefault()
         void begin()
       }}
     >
-      {wrong?.at === 'all' && <Notice>{wrong.words}</Notice>}
-      <Line
-        label="Name of the site"
-        first
-        value={name}
-        placeholder="Wren Cycles"
-        onChange={setName}
-        wrong={wrong?.at === 'name' ? wrong.words : undefined}
-      />
-      <div>
-        <label htmlFor="begin-from" className="mb-1 block text-xs text-soft">
-          It begins as
-        </label>
-        <select
-          id="begin-from"
-          value={origin}
-          onChange={(event) => setOrigin(event.target.value)}
-          className="h-8 w-full rounded-md border border-edge-strong/60 bg-raised px-2.5"
-        >
-          <option value="">empty: a header, an opening, a footer</option>
-          {sites.map((site) => (
-            <option key={site.id} value={site.id}>
-              a copy of {site.name}
-            </option>
-          ))}
-        </select>
+      <div className="grid auto-rows-max gap-3">
+        {wrong?.at === 'all' && <Notice>{wrong.words}</Notice>}
+        <Line
+          label="Name of the site"
+          first
+          value={name}
+          placeholder="Wren Cycles"
+          onChange={setName}
+          wrong={wrong?.at === 'name' ? wrong.words : undefined}
+        />
+        {own && (
+          <>
+            <Line
+              label="Colours of yours: one, or a few codes in any notation"
+              mono
+              value={text}
+              placeholder="#2f6f62, or nothing"
+              onChange={(next) => {
+                setText(next)
+                setWrong(undefined)
+              }}
+              wrong={wrong?.at === 'colors' ? wrong.words : undefined}
+            />
+            <FileButton accept="image/*" onTake={(file) => void takePicture(file)}>
+              <span className="font-semibold">From a logo or a photo</span>
+              <span className="text-xs text-soft">its colours are found; nothing is sent</span>
+            </FileButton>
+            {colors.length > 0 && (
+              <ul
+                aria-label="Colours that the site begins in"
+                className="flex h-8 overflow-hidden rounded-md"
+              >
+                {colors.map((color) => (
+                  <li key={color} title={color} className="flex-1" style={{ background: color }} />
+                ))}
+              </ul>
+            )}
+          </>
+        )}
+        <p className="text-soft">
+          {own
+            ? 'Every design is drawn in your colours as soon as there are any. Its themes are generated and readable; all of it can be changed.'
+            : 'A copy begins as the other site is now, with a history of its own.'}
+        </p>
+        <Button type="submit" look="strong" disabled={busy} className="mt-2">
+          {busy ? 'Beginning …' : 'Begin it'}
+        </Button>
       </div>
-      {origin === '' && (
-        <div className="flex items-end gap-2">
-          <Line
-            label="A colour of yours, in any notation; the palette is made around it"
-            mono
-            value={color}
-            placeholder="#2f6f62, or nothing"
-            onChange={setColor}
-            wrong={wrong?.at === 'color' ? wrong.words : undefined}
-          />
-          {color.trim() !== '' && isColor && <Swatch color={color.trim()} />}
-        </div>
-      )}
-      <Button type="submit" look="strong" disabled={busy}>
-        {busy ? 'Beginning …' : 'Begin it'}
-      </Button>
-      <p className="text-soft">
-        It opens in Paint, readable from the first minute; logo, photo, list and ready-made palettes
-        are waiting there.
-      </p>
+      <DesignChoice
+        sites={sites}
+        origin={origin}
+        colors={colors}
+        name={name}
+        onChoose={setOrigin}
+      />
     </form>
   )
 }

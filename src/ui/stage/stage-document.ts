@@ -1,5 +1,6 @@
 import {
   inEditor,
+  inParts,
   pageCss,
   pageCssLayers,
   renderSections,
@@ -18,9 +19,15 @@ const withPointed = (css: string) => css.replaceAll(/:hover\b/g, `[${pointed}]`)
 /** Colours change at once on the stage: while one is dragged, and while one is read. */
 const still = '*, ::before, ::after { transition: none !important; }'
 
+/** A section as it was written last. */
+interface Written {
+  readonly node: Element
+  readonly html: string
+}
+
 /** Writes a page into the stage's document, touching only what differs from what it holds. */
 export function createStageWriter(stage: Document) {
-  const written = new Map<string, { readonly node: Element; readonly html: string }>()
+  const written = new Map<string, Written>()
   /** What was asked to be drawn last. */
   let last: { siteId: string; docs: SiteDocs; pageId: PageId } | undefined
   let held: Element | undefined
@@ -43,11 +50,21 @@ export function createStageWriter(stage: Document) {
     return template.content.firstElementChild!
   }
 
-  /** The sections in their order: those that are still the same stay where they are. */
-  function writeSections(sections: readonly WrittenSection[]): void {
-    const before = new Map(written)
-    written.clear()
-    let next = stage.body.firstElementChild
+  /** The part of the page that is its own, between what all pages share. */
+  function mainPart(): Element {
+    const known = stage.body.querySelector(':scope > main')
+    if (known) return known
+    return stage.body.appendChild(stage.createElement('main'))
+  }
+
+  /** Puts sections into their order from a place on: those that are still the same stay where they are. */
+  function place(
+    sections: readonly WrittenSection[],
+    parent: Element,
+    from: Element | null,
+    before: Map<string, Written>,
+  ): void {
+    let next = from
     for (const { doc, id, html } of sections) {
       const key = `${doc}/${id}`
       const known = before.get(key)
@@ -59,14 +76,25 @@ export function createStageWriter(stage: Document) {
         known.node.remove()
       }
       if (node === next) next = next.nextElementSibling
-      else stage.body.insertBefore(node, next)
+      else parent.insertBefore(node, next)
       written.set(key, { node, html })
     }
-    for (const { node } of before.values()) node.remove()
+  }
+
+  function writeSections(sections: readonly WrittenSection[]): void {
+    const known = new Map(written)
+    written.clear()
+    const main = mainPart()
+    const { before, main: own, after } = inParts(sections)
+    place(before, stage.body, stage.body.firstElementChild, known)
+    place(own, main, main.firstElementChild, known)
+    place(after, stage.body, main.nextElementSibling, known)
+    for (const { node } of known.values()) node.remove()
   }
 
   const draw = () => {
-    if (!last) return
+    // A frame that was taken away has no page any more.
+    if (!last || !stage.defaultView) return
     const { siteId, docs, pageId } = last
     const page = docs.pages[pageId]
     if (!page) return

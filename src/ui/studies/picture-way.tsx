@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { PictureSource } from '../color'
 import type { Trial } from '../editor'
 import { useBasis } from './basis'
-import { mostFound, readPicture } from './picture'
+import { mostFound, readPicture } from '../color'
 import { trialOfPicture } from './trial'
 
 interface PictureWayProps {

@@ -1,5 +1,5 @@
 import type { FoundColor } from '@/workers/picture.worker'
-import { askPicture } from '../color'
+import { askPicture } from './ask-picture'
 
 /** Most colours that are asked of one picture; fewer are the first of these. */
 export const mostFound = 12
