@@ -32,6 +32,7 @@ export {
   readPicture,
   siteCounts,
 } from './sites'
+export { beginFromArchive, mostArchive, writeArchive } from './archive'
 export { StorageFailed } from './storage'
 export {
   dryRun,

@@ -2,7 +2,7 @@ import type { ColorProblem } from '@/core/color'
 import type { EditProblem } from '@/core/edit'
 import type { ReadProblem } from '@/core/formats'
 import type { PaletteFault } from '@/core/palette'
-import type { PictureFault, Problem } from '@/core/payloads'
+import type { ArchiveFault, PictureFault, Problem } from '@/core/payloads'
 
 /** The words of the interface for what can go wrong; each says what to do. */
 export const colorProblemWords: Readonly<Record<ColorProblem, string>> = {
@@ -59,6 +59,26 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
     'a snippet holds what may not stand in a page; leave out scripts, frames, and all that is loaded from elsewhere',
   'css-reaches-out':
     'it loads something from elsewhere; leave out @import, and use files of the site (assets/…) or data: pictures alone',
+}
+
+/** Why a file is no archive of a site that can be taken. */
+const archiveWords: Readonly<Record<ArchiveFault, string>> = {
+  'not-an-archive':
+    'This file is no archive of a site, or it is cut short. Fetch it once more; nothing was stored.',
+  incomplete:
+    'Something that this archive lists is not in it. Take one that was made anew; nothing was stored.',
+  tampered:
+    'What this archive holds is not what was put into it. Take one that nobody has changed; nothing was stored.',
+  newer:
+    'This archive was made by a newer version. Bring this one up to date, then try again; nothing was stored.',
+  foreign:
+    'This archive holds files that no archive of a site has. Take one as it was made; nothing was stored.',
+  'too-large':
+    'This archive holds more than can be taken: 200 MB packed, 600 MB in all, 30 MB a file. Nothing was stored.',
+  'file-gone':
+    'The file of a picture of this site is gone from the file store. Take that picture away or bring it anew, then try again.',
+  picture:
+    'A picture in this archive cannot be read. Take one that was made anew; nothing was stored.',
 }
 
 /** Why a file is no picture that can be taken. */
@@ -150,6 +170,8 @@ export function problemWords(problem: Problem): string {
       return 'That is too much at once. Do it in smaller parts.'
     case 'picture':
       return pictureWords[problem.why]
+    case 'archive':
+      return archiveWords[problem.why]
     case 'not-json':
     case 'foreign-origin':
     case 'unexpected':

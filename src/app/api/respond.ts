@@ -6,6 +6,8 @@ import { StorageFailed } from '@/server'
 
 /** Largest body that is read, in bytes: room for a sweep with many unticked lines, and no more. */
 const LARGEST = mostSent
+/** A file may take as many times as long as a body of words. */
+const FILE_PATIENCE = 20
 /** How long a body may take to arrive, in milliseconds. */
 const patience = () => Number(process.env.EASEL_BODY_PATIENCE ?? 15_000)
 
@@ -30,6 +32,7 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   unreadable: 422,
   'not-json': 400,
   picture: 422,
+  archive: 422,
   'too-large': 413,
   'too-deep': 400,
   'too-slow': 408,
@@ -96,14 +99,18 @@ export async function respond<T>(work: () => Promise<Result<T>>): Promise<Respon
 }
 
 /** Reads at most some bytes, whatever the header promises, and waits for them no longer than there is patience. */
-async function readBytes(request: Request, largest: number): Promise<Result<Buffer>> {
+async function readBytes(
+  request: Request,
+  largest: number,
+  patient = patience(),
+): Promise<Result<Buffer>> {
   const reader = request.body?.getReader()
   if (!reader) return done(Buffer.of())
   const chunks: Uint8Array[] = []
   let size = 0
   let timer: NodeJS.Timeout | undefined
   const late = new Promise<'late'>((resolve) => {
-    timer = setTimeout(() => resolve('late'), patience())
+    timer = setTimeout(() => resolve('late'), patient)
   })
   try {
     for (;;) {
@@ -182,7 +189,8 @@ export const respondToBytes = <T>(
   request: Request,
   largest: number,
   work: (bytes: Buffer) => Promise<Result<T>>,
-): Promise<Response> => respondWith(request, () => readBytes(request, largest), work)
+): Promise<Response> =>
+  respondWith(request, () => readBytes(request, largest, patience() * FILE_PATIENCE), work)
 
 async function respondWith<Body, T>(
   request: Request,

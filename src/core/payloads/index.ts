@@ -1,5 +1,12 @@
 export * from './payloads'
-export { done, refused, type PictureFault, type Problem, type Result } from './problem'
+export {
+  done,
+  refused,
+  type ArchiveFault,
+  type PictureFault,
+  type Problem,
+  type Result,
+} from './problem'
 export {
   beginRequest,
   checkpointRequest,

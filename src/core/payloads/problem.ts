@@ -4,6 +4,18 @@ import type { EditProblem } from '../edit'
 /** Why a file is no picture that can be taken. */
 export type PictureFault = 'not-a-picture' | 'cut-short' | 'too-many-pixels' | 'unclean-vector'
 
+/** Why a file is no archive of a site that can be taken. */
+export type ArchiveFault =
+  | 'not-an-archive'
+  | 'incomplete'
+  | 'tampered'
+  | 'newer'
+  | 'foreign'
+  | 'too-large'
+  | 'picture'
+  /** A file of the site is no longer in the file store, so no archive of it is made. */
+  | 'file-gone'
+
 export type Problem =
   | { readonly code: 'not-found' }
   | { readonly code: 'forbidden' }
@@ -30,6 +42,7 @@ export type Problem =
   /** Files could not be written; `why` says what the folder or the disk is. */
   | { readonly code: 'storage'; readonly why: 'full' | 'read-only' | 'other' }
   | { readonly code: 'picture'; readonly why: PictureFault }
+  | { readonly code: 'archive'; readonly why: ArchiveFault }
   /** What is stored has a form that this version does not know. */
   | { readonly code: 'unreadable' }
   /** The request itself was at fault; `where` names the first part that was. */

@@ -38,6 +38,7 @@ export const afterRefusal: Readonly<Record<Problem['code'], AfterRefusal>> = {
   'not-published': 'split',
   'publication-gone': 'split',
   picture: 'split',
+  archive: 'split',
 }
 
 /** How often edits that are in doubt are tried as they are. */

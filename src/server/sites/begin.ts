@@ -1,32 +1,15 @@
 import type { Transaction } from 'sequelize'
 import { done, refused, type BeginRequest, type Result, type SiteName } from '@/core/payloads'
-import { frameRef, idFromName } from '@/core/site'
+import { frameRef } from '@/core/site'
 import { mayBegin, siteFor, type Actor } from '../access'
 import { database } from '../database/connection'
 import { models } from '../database/models'
-import { select, tell } from '../database/sets'
+import { tell } from '../database/sets'
 import { loadFrame, writeRecords } from '../records'
 import { indexColumns, indexTables } from '../uses/rows'
 import { createSite, type NewSite } from './create'
 import { designDocs } from './design'
-
-/** A new site of a workspace: last on the shelf, by an id that nobody has. */
-async function newSite(
-  workspaceId: string,
-  name: string,
-  transaction: Transaction,
-): Promise<NewSite> {
-  // One at a time: two that are begun at once do not get one id.
-  await tell(`select pg_advisory_xact_lock(hashtext('begin a site'))`, [], transaction)
-  const rows = await select<{ id: string; position: number }>(
-    'select id, position from sites',
-    [],
-    transaction,
-  )
-  const taken = rows.map(({ id }) => id)
-  const position = Math.max(-1, ...rows.map((row) => row.position)) + 1
-  return { id: idFromName(name, taken, 'site'), workspaceId, position }
-}
+import { newSite } from './new-site'
 
 /** Copies the records of a site, and what is kept beside them, in sets: nothing of it is read here. */
 async function copyRecords(from: string, to: string, transaction: Transaction): Promise<void> {

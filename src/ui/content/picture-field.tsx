@@ -8,6 +8,7 @@ import { useEditor, useEditorState } from '../editor'
 import { Button, FileButton, Popover, TextField } from '../kit'
 import { editProblemWords, problemWords } from '../words'
 import type { FieldProps } from './field-props'
+import { DrawnPictures } from './drawn-pictures'
 import { takeFile } from './take-file'
 
 /** A picture of the site: chosen among those that are there, or taken from a file; with what it shows in words. */
@@ -106,9 +107,9 @@ function PictureChoice({ chosen, mayGo, onChoose }: PictureChoiceProps) {
     editor.holdPictures({ [picture.id]: picture })
     onChoose(picture.id)
   }
-  const take = async (file: File) => {
+  const take = async (file: File, alt = '') => {
     setWords('Taking it …')
-    const taken = await takeFile(editor, file)
+    const taken = await takeFile(editor, file, alt)
     if (taken.ok) choose(taken.picture)
     else setWords(`× ${taken.words}`)
   }
@@ -166,6 +167,12 @@ function PictureChoice({ chosen, mayGo, onChoose }: PictureChoiceProps) {
         </ul>
       )}
       {pictures?.length === 0 && <p className="text-soft">The site has no picture yet.</p>}
+      <details>
+        <summary className="cursor-pointer text-xs font-semibold">
+          Drawn for you, in your colours
+        </summary>
+        <DrawnPictures onTake={(file, alt) => void take(file, alt)} />
+      </details>
       {mayGo && chosen && <Button onClick={() => onChoose(undefined)}>No picture</Button>}
     </div>
   )

@@ -10,7 +10,7 @@ type Taken =
 const failed = (words: string): Taken => ({ ok: false, words })
 
 /** Takes a picture file into the site: its bytes go to the server, the picture itself is added by an edit. */
-export async function takeFile(editor: Editor, file: File): Promise<Taken> {
+export async function takeFile(editor: Editor, file: File, alt = ''): Promise<Taken> {
   if (file.size > mostPictureBytes) {
     const size = (file.size / 1_000_000).toFixed(0)
     return failed(`This file has ${size} MB; 25 MB are taken. Save it smaller, then try again.`)
@@ -22,7 +22,7 @@ export async function takeFile(editor: Editor, file: File): Promise<Taken> {
     schema: pictureVersion,
     id: pictureId.parse(newId('picture')),
     ...taken.value,
-    alt: '',
+    alt,
   }
   const problem = editor.dispatch({ type: 'addPicture', picture })
   return problem ? failed(`Not added: ${editProblemWords[problem]}.`) : { ok: true, picture }

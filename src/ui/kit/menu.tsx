@@ -4,7 +4,7 @@ import { DropdownMenu } from 'radix-ui'
 import type { ComponentProps, ReactElement, ReactNode } from 'react'
 
 const ITEM =
-  'rounded px-2.5 py-1.5 outline-none data-highlighted:bg-hover data-disabled:opacity-40 data-[state=checked]:font-bold'
+  'block rounded px-2.5 py-1.5 outline-none data-highlighted:bg-hover data-disabled:opacity-40 data-[state=checked]:font-bold'
 
 interface MenuProps extends Pick<
   ComponentProps<typeof DropdownMenu.Content>,

@@ -9,7 +9,7 @@ import { readName } from '../names'
 import { readPicture } from '../color'
 import { problemWords } from '../words'
 import { DesignChoice, type Origin } from './design-choice'
-import { beginSite } from './shelf-client'
+import { beginFromArchive, beginSite } from './shelf-client'
 
 interface BeginSiteProps {
   readonly sites: readonly ShelfEntry[]
@@ -71,6 +71,13 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
       : origin
     setBusy(true)
     const result = await beginSite({ name: read.name, from: wanted })
+    if (result.ok) return router.push(`/sites/${result.value.id}`)
+    setBusy(false)
+    return setWrong({ at: 'all', words: problemWords(result.problem) })
+  }
+  const takeArchive = async (file: File) => {
+    setBusy(true)
+    const result = await beginFromArchive(file)
     if (result.ok) return router.push(`/sites/${result.value.id}`)
     setBusy(false)
     return setWrong({ at: 'all', words: problemWords(result.problem) })
@@ -138,6 +145,10 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
             ? 'Every design is drawn in your colours as soon as there are any. Its themes are generated and readable; all of it can be changed.'
             : 'A copy begins as the other site is now, with a history of its own.'}
         </p>
+        <FileButton accept=".zip,application/zip" onTake={(file) => void takeArchive(file)}>
+          <span className="font-semibold">From an archive</span>
+          <span className="text-xs text-soft">a site that was kept as a file</span>
+        </FileButton>
         <Button type="submit" look="strong" disabled={busy} className="mt-2">
           {busy ? 'Beginning …' : 'Begin it'}
         </Button>

@@ -5,6 +5,14 @@ import { callAt } from '../call'
 export const beginSite = (wanted: BeginRequest): Promise<Result<SiteName>> =>
   callAt<SiteName>('', '', wanted)
 
+/** Begins a site from an archive; its id, by which it is opened. */
+export const beginFromArchive = (archive: Blob): Promise<Result<SiteName>> =>
+  callAt<SiteName>('', '../archives', archive)
+
+/** Where a site can be had as one file. */
+export const archiveAddress = (site: string): string =>
+  `/api/sites/${encodeURIComponent(site)}/archive`
+
 /** Does something to a site’s place on the shelf, or to its name. */
 export const tellShelf = (site: string, deed: ShelfDeed): Promise<Result<null>> =>
   callAt<null>('', `${encodeURIComponent(site)}/shelf`, deed)

@@ -5,6 +5,7 @@ import Link from 'next/link'
 import type { ShelfEntry, SiteInShort } from '@/core/payloads'
 import { IconButton, Menu, MenuItem, MenuLine, OnlyHere } from '../kit'
 import { counted, when } from '../words'
+import { archiveAddress } from './shelf-client'
 import type { AskedDeed } from './use-deeds'
 
 /** Width of a card, and of the page that stands in it in small, in CSS pixels. */
@@ -98,6 +99,11 @@ export function SiteCard({ entry, onAsk }: SiteCardProps) {
             >
               <MenuItem onSelect={ask('rename')}>Rename …</MenuItem>
               <MenuItem onSelect={ask('copy')}>Begin another from it …</MenuItem>
+              <MenuItem asChild>
+                <a href={archiveAddress(id)} download>
+                  Keep it as a file
+                </a>
+              </MenuItem>
               <MenuItem onSelect={ask('put-away')}>Put away</MenuItem>
               <MenuLine />
               <MenuItem onSelect={ask('remove')}>Remove …</MenuItem>

@@ -1,0 +1,28 @@
+import { done, refused, type Result, type SiteName } from '@/core/payloads'
+import { mayBegin, type Actor } from '../access'
+import { database } from '../database/connection'
+import { createSite } from '../sites/create'
+import { newSite } from '../sites/new-site'
+import { fileStore } from '../storage'
+import { ArchiveRefused, readArchive, type ReadSite } from './read-archive'
+
+/** Begins a site from an archive, whole or not at all. */
+export async function beginFromArchive(actor: Actor, bytes: Buffer): Promise<Result<SiteName>> {
+  let site: ReadSite
+  try {
+    site = await readArchive(bytes)
+  } catch (error) {
+    if (error instanceof ArchiveRefused) return refused({ code: 'archive', why: error.why })
+    throw error
+  }
+  const store = fileStore()
+  for (const [hash, data] of site.files) await store.put(hash, data)
+  const { name } = site.docs.frame
+  return database().transaction(async (transaction) => {
+    const workspace = await mayBegin(actor, undefined, transaction)
+    if (workspace === undefined) return refused({ code: 'forbidden' })
+    const begun = await newSite(workspace, name, transaction)
+    await createSite(begun, site.docs, transaction)
+    return done({ id: begun.id, name })
+  })
+}

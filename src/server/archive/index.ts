@@ -1,0 +1,3 @@
+export { beginFromArchive } from './begin-from-archive'
+export { mostArchive } from './format'
+export { writeArchive } from './write-archive'

@@ -1,0 +1,204 @@
+import yauzl, { type Entry, type ZipFile } from 'yauzl'
+import { deepestJson, jsonDepth } from '@/core/formats'
+import { withCleanSnippets } from '@/core/markup'
+import type { ArchiveFault } from '@/core/payloads'
+import {
+  homePath,
+  isUnreadable,
+  isWholeRecord,
+  readRecord,
+  recordKinds,
+  siteDocs,
+  textFault,
+  type Font,
+  type Frame,
+  type Page,
+  type Picture,
+  type RecordKind,
+  type SiteDocs,
+} from '@/core/site'
+import { hashOf } from '../records'
+import { readyPicture } from '../sites/ready-picture'
+import {
+  archiveVersion,
+  fileEntryName,
+  manifestSchema,
+  mostFile,
+  mostRecord,
+  mostUnpacked,
+  recordName,
+  type Manifest,
+} from './format'
+
+/** Why an archive was not taken; nothing of it was stored. */
+export class ArchiveRefused extends Error {
+  constructor(readonly why: ArchiveFault) {
+    super(why)
+  }
+}
+
+/** A site that was read: its records, and its files by hash. */
+export interface ReadSite {
+  readonly docs: SiteDocs
+  readonly files: ReadonlyMap<string, Uint8Array>
+}
+
+const KNOWN =
+  /^(?:site\.json|records\/(?:frame|page|picture|font)\/[a-z][a-z0-9-]{0,47}\.json|files\/[0-9a-f]{64})$/
+/** Most entries: the manifest, and as many records and files as it lists. */
+const MOST_ENTRIES = 40_001
+
+function opened(bytes: Buffer): Promise<ZipFile> {
+  return new Promise((resolve, reject) => {
+    // Sizes are checked against what comes out; names that lead outside are refused.
+    yauzl.fromBuffer(bytes, { lazyEntries: true, validateEntrySizes: true }, (error, zip) =>
+      error ? reject(error) : resolve(zip),
+    )
+  })
+}
+
+function read(zip: ZipFile, entry: Entry, most: number): Promise<Buffer> {
+  return new Promise((resolve, reject) => {
+    zip.openReadStream(entry, (error, stream) => {
+      if (error) return reject(error)
+      const chunks: Buffer[] = []
+      let size = 0
+      stream.on('data', (chunk: Buffer) => {
+        size += chunk.length
+        if (size > most) stream.destroy(new ArchiveRefused('too-large'))
+        else chunks.push(chunk)
+      })
+      stream.on('error', reject)
+      stream.on('end', () => resolve(Buffer.concat(chunks)))
+    })
+  })
+}
+
+/** All entries of an archive by name, none that is not of it, none larger than it may be. */
+async function entriesOf(bytes: Buffer): Promise<Map<string, Buffer>> {
+  const zip = await opened(bytes)
+  if (zip.entryCount > MOST_ENTRIES) throw new ArchiveRefused('too-large')
+  const entries = new Map<string, Buffer>()
+  let left = mostUnpacked
+  await new Promise<void>((resolve, reject) => {
+    zip.on('error', reject)
+    zip.on('end', resolve)
+    zip.on('entry', (entry: Entry) => {
+      const name = entry.fileName
+      if (!KNOWN.test(name) || entries.has(name)) return reject(new ArchiveRefused('foreign'))
+      const most = Math.min(left, name.startsWith('files/') ? mostFile : mostRecord)
+      if (entry.uncompressedSize > most) return reject(new ArchiveRefused('too-large'))
+      read(zip, entry, most).then((data) => {
+        left -= data.length
+        entries.set(name, data)
+        zip.readEntry()
+      }, reject)
+    })
+    zip.readEntry()
+  })
+  return entries
+}
+
+function jsonOf(data: Buffer | undefined): unknown {
+  if (!data) throw new ArchiveRefused('incomplete')
+  const text = data.toString('utf8')
+  if (jsonDepth(text) > deepestJson) throw new ArchiveRefused('tampered')
+  try {
+    return JSON.parse(text)
+  } catch {
+    throw new ArchiveRefused('tampered')
+  }
+}
+
+function manifestOf(entries: ReadonlyMap<string, Buffer>): Manifest {
+  const json = jsonOf(entries.get('site.json'))
+  const version = Number((json as { version?: unknown } | null)?.version)
+  if (version > archiveVersion) throw new ArchiveRefused('newer')
+  const parsed = manifestSchema.safeParse(json)
+  if (!parsed.success) throw new ArchiveRefused('tampered')
+  return parsed.data
+}
+
+/** A record in today's shape, as it would be stored. */
+function recordOf(entries: ReadonlyMap<string, Buffer>, listed: Manifest['records'][number]) {
+  const { kind, id, schema, hash } = listed
+  const data = entries.get(recordName(listed))
+  if (data && hashOf(data) !== hash) throw new ArchiveRefused('tampered')
+  const json = jsonOf(data)
+  if (textFault(json)) throw new ArchiveRefused('tampered')
+  if (schema > recordKinds[kind as RecordKind].version) throw new ArchiveRefused('newer')
+  const record = readRecord(kind as RecordKind, json)
+  if (kind !== 'frame' && (record as { id?: string }).id !== id)
+    throw new ArchiveRefused('tampered')
+  return 'body' in record ? withCleanSnippets<Frame | Page>(record) : record
+}
+
+function checkWhole(docs: SiteDocs): void {
+  const pages = Object.values(docs.pages)
+  const paths = pages.map(({ path }) => path)
+  const names = [...Object.values(docs.pictures), ...Object.values(docs.fonts)].map(
+    ({ fileName }) => fileName,
+  )
+  const isWhole =
+    isWholeRecord('frame', docs.frame) &&
+    paths.includes(homePath) &&
+    new Set(paths).size === paths.length &&
+    new Set(names).size === names.length
+  if (!isWhole) throw new ArchiveRefused('tampered')
+}
+
+/** Pictures are taken as if somebody brought them anew: cleaned, and read to their end. */
+async function takePictures(
+  pictures: readonly Picture[],
+  entries: ReadonlyMap<string, Buffer>,
+  files: Map<string, Uint8Array>,
+): Promise<Picture[]> {
+  const taken: Picture[] = []
+  for (const picture of pictures) {
+    const bytes = entries.get(fileEntryName(picture.file))
+    if (!bytes) throw new ArchiveRefused('incomplete')
+    if (hashOf(bytes) !== picture.file) throw new ArchiveRefused('tampered')
+    const ready = await readyPicture(bytes)
+    if (!ready.ok) throw new ArchiveRefused('picture')
+    const { data, mediaType, width, height } = ready.value
+    const file = hashOf(data)
+    files.set(file, data)
+    taken.push(file === picture.file ? picture : { ...picture, file, mediaType, width, height })
+  }
+  return taken
+}
+
+/** Reads an archive whole before anything of it is stored; throws `ArchiveRefused` where it cannot be taken. */
+export async function readArchive(bytes: Buffer): Promise<ReadSite> {
+  try {
+    const entries = await entriesOf(bytes)
+    const manifest = manifestOf(entries)
+    const records = manifest.records.map(
+      (listed) => [listed.kind, recordOf(entries, listed)] as const,
+    )
+    const of = <T>(kind: RecordKind) =>
+      records.flatMap(([each, record]) => (each === kind ? [record as T] : []))
+    const [frame, ...more] = of<Frame>('frame')
+    if (!frame || more.length) throw new ArchiveRefused('tampered')
+    const files = new Map<string, Uint8Array>()
+    const pictures = await takePictures(of<Picture>('picture'), entries, files)
+    const fonts = of<Font>('font')
+    for (const { file } of fonts) {
+      const data = entries.get(fileEntryName(file))
+      if (!data) throw new ArchiveRefused('incomplete')
+      if (hashOf(data) !== file) throw new ArchiveRefused('tampered')
+      files.set(file, data)
+    }
+    const docs = siteDocs(frame, of<Page>('page'), pictures, fonts)
+    checkWhole(docs)
+    return { docs, files }
+  } catch (error) {
+    if (error instanceof ArchiveRefused) throw error
+    if (isUnreadable(error)) throw new ArchiveRefused('tampered')
+    const words = error instanceof Error ? error.message : ''
+    if (/invalid (?:relative )?path|absolute path|invalid characters/i.test(words))
+      throw new ArchiveRefused('foreign')
+    if (/too many bytes|size/i.test(words)) throw new ArchiveRefused('too-large')
+    throw new ArchiveRefused('not-an-archive')
+  }
+}
