@@ -1,3 +1,4 @@
+import { benchContent } from './content'
 import { benchDrag } from './drag'
 import { benchExtraction } from './extract'
 import { benchGeneration } from './generate'
@@ -18,6 +19,7 @@ const measurements: Readonly<Record<string, () => void | Promise<void>>> = {
   reading: benchReading,
   saving: benchSaving,
   start: benchStart,
+  content: benchContent,
   ground: benchGround,
   extraction: benchExtraction,
   'main-thread': benchMainThread,

@@ -55,6 +55,16 @@ export function openWordsView(options: WordsViewOptions) {
     }
   }
 
+  /** Most keys change nothing of what the bar shows. */
+  let told = ''
+  const tellState = (state: EditorState) => {
+    const next = stateOf(state)
+    const text = JSON.stringify(next)
+    if (text === told) return
+    told = text
+    onState(next)
+  }
+
   const breakLine: Command = (state, dispatch) => {
     if (!rich) return true
     dispatch?.(state.tr.replaceSelectionWith(wordSchema.nodes.br!.create()).scrollIntoView())
@@ -114,7 +124,7 @@ export function openWordsView(options: WordsViewOptions) {
       dispatchTransaction(tr) {
         view.updateState(view.state.apply(tr))
         if (tr.docChanged) onChange()
-        onState(stateOf(view.state))
+        tellState(view.state)
       },
       handleKeyDown: (_view, event) => onKey(event),
       handlePaste(_view, event) {
@@ -135,7 +145,7 @@ export function openWordsView(options: WordsViewOptions) {
     },
   )
   view.focus()
-  onState(stateOf(view.state))
+  tellState(view.state)
 
   const apply = (command: Command) => {
     command(view.state, (tr) => view.dispatch(tr))

@@ -13,6 +13,7 @@ import {
   slotsInOrder,
   type Frame,
   type LayoutSettings,
+  type Page,
   type Palette,
   type SiteDocs,
   type Theme,
@@ -128,11 +129,17 @@ function frameOf(design: Design, name: string, own: Palette, themes: readonly Th
   })
 }
 
-/** A site of a design, in its own colours or in somebody's. Its themes are generated. */
-export function designSite(design: Design, name: string, given: readonly Color[] = []): DesignSite {
+/** All of a site of a design but its name. */
+interface Made {
+  readonly own: Palette
+  readonly themes: readonly Theme[]
+  readonly pages: readonly Page[]
+  readonly drawn: readonly Drawn[]
+}
+
+function make(design: Design, given: readonly Color[]): Made {
   const own = paletteOf(design, given)
   const themes = generateThemes(own)
-  const frame = frameOf(design, name, own, themes)
   const colors = drawingColors(
     slotsInOrder(own).flatMap(({ value }) => {
       const parsed = value === null ? undefined : parseColor(value)
@@ -150,5 +157,23 @@ export function designSite(design: Design, name: string, given: readonly Color[]
     if (!drawing) throw new Error(`no drawing ${id}`)
     return { drawing, svg: drawingSvg(drawing, colors) }
   })
-  return { docs: siteDocs(frame, pages), drawn }
+  return { own, themes, pages, drawn }
+}
+
+/** Designs in their own colours, made once: those are what most sites begin with. */
+const made = new Map<DesignId, Made>()
+
+function madeOf(design: Design, given: readonly Color[]): Made {
+  if (given.length) return make(design, given)
+  const known = made.get(design.id)
+  if (known) return known
+  const fresh = make(design, [])
+  made.set(design.id, fresh)
+  return fresh
+}
+
+/** A site of a design, in its own colours or in somebody's. Its themes are generated. */
+export function designSite(design: Design, name: string, given: readonly Color[] = []): DesignSite {
+  const { own, themes, pages, drawn } = madeOf(design, given)
+  return { docs: siteDocs(frameOf(design, name, own, themes), pages), drawn }
 }
