@@ -1,7 +1,7 @@
 import path from 'node:path'
 import type { Page } from '@playwright/test'
 import { openBrowser } from '../bench/browser'
-import { clickOnStage, openPaint, tern } from '../e2e/editor'
+import { clickOnStage, openPaint, stageFrame, tern } from '../e2e/editor'
 
 interface Shot {
   readonly name: string
@@ -124,6 +124,57 @@ const shots: readonly Shot[] = [
     take: async (page) => {
       await page.request.post('/api/sites/tern-and-thistle/publication', { data: { base: 0 } })
       await page.goto('/published/tern-and-thistle/workshops.html')
+    },
+  },
+  {
+    name: 'library',
+    take: async (page) => {
+      await openPaint(page)
+      await page.getByRole('button', { name: 'Add a section before The bench' }).click()
+      await page
+        .getByRole('group', { name: 'Sections to add' })
+        .getByRole('button')
+        .nth(9)
+        .waitFor()
+    },
+  },
+  {
+    name: 'writing',
+    take: async (page) => {
+      await openPaint(page)
+      await page
+        .getByRole('group', { name: 'Outline' })
+        .getByRole('button', { name: /^Opening/ })
+        .focus()
+      await page.keyboard.press('ArrowRight')
+      await clickOnStage(page, 'h1')
+      await page.keyboard.press('Enter')
+      await stageFrame(page).locator('[contenteditable=true]').waitFor()
+      await page.keyboard.press('Control+a')
+      await page.getByRole('button', { name: 'Colour of these words' }).click()
+    },
+  },
+  {
+    name: 'begin',
+    take: async (page) => {
+      await page.goto('/')
+      await page.getByRole('button', { name: 'Begin a site' }).click()
+      await page.getByLabel('Name of the site').fill('Spindle Cycles')
+      await page.getByLabel(/Colours of yours/).fill('#5b2a86, #f2b705')
+      await page.waitForTimeout(3000)
+    },
+  },
+  {
+    name: 'begun',
+    take: async (page) => {
+      await page.goto('/')
+      await page.getByRole('button', { name: 'Begin a site' }).click()
+      await page.getByLabel('Name of the site').fill('Spindle Cycles')
+      await page.getByLabel(/Colours of yours/).fill('#5b2a86, #f2b705')
+      await page.getByRole('radio', { name: /^Wheelhouse/ }).click()
+      await page.getByRole('button', { name: 'Begin it' }).click()
+      await page.waitForURL('**/sites/spindle-cycles*')
+      await stageFrame(page).locator('.main-button').first().waitFor()
     },
   },
 ]
