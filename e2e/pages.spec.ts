@@ -29,6 +29,10 @@ test('a page is added, named, moved, and removed with a word about its links; un
   await dialog.getByRole('button', { name: 'Add it behind Home' }).click()
   await expect(stageFrame(page).getByRole('heading', { name: 'Gift cards' })).toBeVisible()
   await isSaved(page)
+  const links = stageFrame(page).locator('header .navigation')
+  await expect(links).toContainText('Gift cards')
+  await undo(page)
+  await expect(links).not.toContainText('Gift cards')
   // It stays in sight once it is stored.
   await expect(page.getByRole('button', { name: 'Page: Gift cards' })).toBeVisible()
 
@@ -78,6 +82,8 @@ test('a page is begun with all that another one holds', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Page: Home in winter' })).toBeVisible()
   await expect(stageFrame(page).getByText('Books bound')).toBeVisible()
   await isSaved(page)
+  // The link in the header, and the page.
+  await undo(page)
   await undo(page)
   await expect(page.getByRole('button', { name: 'Page: Home', exact: true })).toBeVisible()
 })

@@ -74,7 +74,14 @@ export {
   pageVersion,
   type Page,
 } from './page'
-export { fileHash, fileName, pictureSchema, pictureVersion, type Picture, type Pictures } from './picture'
+export {
+  fileHash,
+  fileName,
+  pictureSchema,
+  pictureVersion,
+  type Picture,
+  type Pictures,
+} from './picture'
 export { picturesIn, type PicturesIn } from './pictures-in'
 export { fontSchema, fontVersion, type Font, type Fonts } from './font'
 export {

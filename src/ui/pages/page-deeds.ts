@@ -1,6 +1,15 @@
 import { toast } from 'sonner'
 import { emptyPage, orderAfter, pageLike } from '@/core/designs/new-page'
-import { idFromName, pageId, type Page } from '@/core/site'
+import type { ContentOf } from '@/core/elements'
+import {
+  idFromName,
+  pageId,
+  sectionsInOrder,
+  walkSection,
+  type Frame,
+  type Page,
+  type SiteElement,
+} from '@/core/site'
 import { openAndTell, type Editor } from '../editor'
 import { editProblemWords, problemWords } from '../words'
 import { beside } from './move-page'
@@ -19,11 +28,47 @@ async function takenBy(editor: Editor, path: string, page?: Page['id']): Promise
   return { at: 'path', words }
 }
 
+const linksOf = ({ content }: SiteElement) => (content as ContentOf<'navigation'>).items
+
+/** The first navigation of the header that has room for a link more. */
+export function headerNavigation({ body }: Pick<Frame, 'body'>): SiteElement | undefined {
+  const header = sectionsInOrder(body).find(({ kind }) => kind === 'header')
+  let found: SiteElement | undefined
+  if (header) {
+    walkSection(body, header, (element) => {
+      if (element.kind === 'navigation' && linksOf(element).length < 20) found ??= element
+    })
+  }
+  return found
+}
+
+/** Puts a link to a page behind those of the header's navigation; says why it could not. */
+function linkFromHeader(editor: Editor, page: Pick<Page, 'id' | 'title'>): void {
+  const navigation = headerNavigation(editor.store.getState().docs.frame)
+  if (!navigation) return
+  const items = linksOf(navigation)
+  const problem = editor.dispatch({
+    type: 'setContent',
+    doc: 'frame',
+    element: navigation.id,
+    at: ['items'],
+    was: items,
+    to: [...items, { label: page.title, href: `page:${page.id}` }],
+  })
+  if (problem) toast.error(`Not put into the navigation: ${editProblemWords[problem]}.`)
+}
+
 /** Adds a page right behind another one, empty or with all that the other holds, and opens it. */
 export async function addPage(
   editor: Editor,
   behind: Page,
-  wanted: { readonly title: string; readonly path: string; readonly like: boolean },
+  wanted: {
+    readonly title: string
+    readonly path: string
+    readonly like: boolean
+    /** Whether the header's navigation leads to it. */
+    readonly linked?: boolean
+  },
 ): Promise<Wrong> {
   const taken = await takenBy(editor, wanted.path)
   if (taken) return taken
@@ -39,6 +84,7 @@ export async function addPage(
   const page = wanted.like ? pageLike(behind, seat) : emptyPage(frame, seat)
   const problem = editor.dispatch({ type: 'addPage', page })
   if (problem) return all(`Not added: ${editProblemWords[problem]}.`)
+  if (wanted.linked) linkFromHeader(editor, page)
   await openAndTell(editor, id)
   return undefined
 }

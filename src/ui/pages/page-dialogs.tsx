@@ -2,12 +2,12 @@
 
 import { useEffect, useState, type FormEvent } from 'react'
 import { homePath, type Page } from '@/core/site'
-import { useEditor } from '../editor'
+import { useEditor, useEditorState } from '../editor'
 import { Button, Dialog, Line, Notice, Tick } from '../kit'
 import { readName } from '../names'
 import { counted, problemWords } from '../words'
 import { addressFor, wrongAddress } from './address'
-import { addPage, keepPage, removePage, type Wrong } from './page-deeds'
+import { addPage, keepPage, removePage, type Wrong, headerNavigation } from './page-deeds'
 
 interface PageDialogProps {
   readonly page: Page
@@ -77,13 +77,15 @@ function AddPage({ page, onLeave }: PageDialogProps) {
   const editor = useEditor()
   const seat = useSeat({ title: '', path: '' })
   const [like, setLike] = useState(false)
+  const hasNavigation = useEditorState((state) => !!headerNavigation(state.docs.frame))
+  const [linked, setLinked] = useState(true)
   const [busy, setBusy] = useState(false)
   const add = async (event: FormEvent) => {
     event.preventDefault()
     const wanted = seat.read()
     if (!wanted) return
     setBusy(true)
-    const wrong = await addPage(editor, page, { ...wanted, like })
+    const wrong = await addPage(editor, page, { ...wanted, like, linked: hasNavigation && linked })
     setBusy(false)
     if (wrong) seat.setWrong(wrong)
     else onLeave()
@@ -95,6 +97,11 @@ function AddPage({ page, onLeave }: PageDialogProps) {
         <Tick checked={like} onChange={setLike}>
           With all that {page.title} holds
         </Tick>
+        {hasNavigation && (
+          <Tick checked={linked} onChange={setLinked}>
+            The navigation of the header leads to it
+          </Tick>
+        )}
         <Button type="submit" look="strong" disabled={busy}>
           Add it behind {page.title}
         </Button>
