@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { gunzipSync } from 'node:zlib'
-import { isUnreadable } from '@/core/site'
+import { isUnreadable, readRecord } from '@/core/site'
 import { localOwner } from '../access'
 import { database } from '../database/connection'
 import { closeTestDatabase, openEmptyDatabase, stateText } from '../database/database.fixture'
@@ -43,7 +43,8 @@ test('a database of the version before comes up with everything that was in it',
   ])
   expect(await bringUpToDate()).toBeGreaterThan(10)
   const docs = await loadWhole(site)
-  expect(stateText({ ...docs, frame: before[0]!.frame } as never)).toBe(stateText(docs))
+  const frame = readRecord('frame', before[0]!.frame)
+  expect(stateText({ ...docs, frame })).toBe(stateText(docs))
   const order = await select<{ id: string }>(
     `select id from records where site_id = $1 and kind = 'page' order by position, id`,
     [site],

@@ -6,7 +6,9 @@ import { useEditor, useEditorState, type WordsPlace } from '../editor'
 import { Button } from '../kit'
 import { boxOf, hitTest, stageStore } from '../stage'
 import { WordsBar } from './words-bar'
-import { openWords, wordsNode, type Conflict, type WordsSession } from './words-session'
+import type { Conflict } from './words-keeping'
+import { wordsNode } from './words-place'
+import { openWords, type WordsSession } from './words-session'
 import type { WordsState } from './words-view'
 
 const NOTHING: WordsState = { isChosen: false, strong: false, em: false }

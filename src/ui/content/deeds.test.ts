@@ -1,0 +1,86 @@
+import { toast } from 'sonner'
+import { demoSites } from '@demo/sites'
+import { applyEdit, type Edit } from '@/core/edit'
+import { siteDocs, type ElementId, type PageId, type SectionId, type SiteDocs } from '@/core/site'
+import type { Editor, EditorState, Selection } from '../editor'
+import { addElement, canStep, duplicate, hide, moveStep, putInto, remove } from './deeds'
+
+jest.mock('sonner', () => ({ toast: Object.assign(jest.fn(), { error: jest.fn() }) }))
+jest.mock('../editor', () => ({ openAndTell: jest.fn() }))
+
+const { frame, pages } = demoSites[0]!
+const page = 'home' as PageId
+const opening: Selection = { doc: page, section: 'opening' as SectionId, facet: 'fill' }
+
+function start() {
+  let docs: SiteDocs = siteDocs(frame, pages)
+  let selection: Selection | undefined
+  const editor = {
+    store: { getState: () => ({ docs, pageId: page, selection }) as EditorState },
+    dispatch(edit: Edit) {
+      const result = applyEdit(docs, edit)
+      if (!result.ok) return result.problem
+      docs = result.docs
+      return undefined
+    },
+    show: (view: { selection?: Selection }) => (selection = view.selection),
+  } as unknown as Editor
+  return {
+    editor,
+    body: () => docs.pages[page]!.body,
+    docs: () => docs,
+    selection: () => selection,
+  }
+}
+beforeEach(() => jest.mocked(toast.error).mockClear())
+
+test('a section is put once more right behind itself, moved, and taken away; what stood beside it is chosen', () => {
+  const window = start()
+  const before = [...window.body().order]
+  duplicate(window.editor, opening)
+  const copy = window.selection()!.section
+  expect(window.body().order.slice(0, 2)).toEqual(['opening', copy])
+  moveStep(window.editor, window.selection()!, -1)
+  expect(window.body().order.slice(0, 2)).toEqual([copy, 'opening'])
+  expect(canStep(window.docs(), { doc: page, section: copy }, -1)).toBe(false)
+  moveStep(window.editor, { doc: page, section: copy }, -1)
+  expect(window.body().order[0]).toBe(copy)
+  remove(window.editor, { doc: page, section: copy })
+  expect(window.body().order).toEqual(before)
+  expect(window.selection()).toMatchObject({ section: 'opening' })
+})
+
+test('header and footer are hidden, and never taken away', () => {
+  const window = start()
+  const header: Selection = { doc: 'frame', section: 'header' as SectionId }
+  remove(window.editor, header)
+  expect(toast.error).toHaveBeenCalled()
+  hide(window.editor, header, true)
+  expect(window.docs().frame.body.sections['header' as SectionId]!.hidden).toBe(true)
+  duplicate(window.editor, header)
+  expect(window.docs().frame.body.order).toEqual(frame.body.order)
+})
+
+test('an element is put once more, moved among those beside it, put into a card, and taken away', () => {
+  const window = start()
+  const list = () => window.body().sections['opening' as SectionId]!.children
+  const [column, element] = list() as [ElementId, ElementId]
+  duplicate(window.editor, { ...opening, element })
+  const copy = window.selection()!.element!
+  expect(list()).toEqual([column, element, copy])
+  moveStep(window.editor, window.selection()!, -1)
+  expect(list()).toEqual([column, copy, element])
+  putInto(window.editor, { ...opening, element: copy }, 'card')
+  const card = window.selection()!.element!
+  expect(window.body().elements[card]).toMatchObject({ kind: 'card', children: [copy] })
+  expect(list()).toEqual([column, card, element])
+  // What is added with a card chosen stands in it; with something in it chosen, behind that.
+  addElement(window.editor, { ...opening, element: card }, 'paragraph')
+  const added = window.selection()!.element!
+  addElement(window.editor, { ...opening, element: copy }, 'divider')
+  const between = window.selection()!.element!
+  expect(window.body().elements[card]!.children).toEqual([copy, between, added])
+  remove(window.editor, { ...opening, element: card })
+  for (const id of [card, copy, between, added]) expect(window.body().elements[id]).toBeUndefined()
+  expect(list()).toEqual([column, element])
+})
