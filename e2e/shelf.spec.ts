@@ -73,10 +73,14 @@ test('a site is copied, renamed, put away and back, removed by its name and brou
   await name.press('Enter')
   await expect(card(page, 'Third jetty')).toHaveCount(0)
   expect((await page.request.get('/sites/second-jetty')).status()).toBe(404)
-  await page.getByText('Removed, 1').click()
+  await page.getByText(/^Removed, \d+$/).click()
   const removed = page.getByRole('list', { name: 'Removed' })
   await expect(removed).toContainText('gone for good in 30 days')
-  await removed.getByRole('button', { name: 'Bring back' }).click()
+  await removed
+    .getByRole('listitem')
+    .filter({ hasText: 'Third jetty' })
+    .getByRole('button', { name: 'Bring back' })
+    .click()
   await expect(card(page, 'Third jetty')).toBeVisible()
 })
 

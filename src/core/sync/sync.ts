@@ -127,8 +127,12 @@ export function createSync(
       return undefined
     },
     holdPictures(pictures) {
+      // One that is only just being added here is not stored yet: it comes with its edit.
+      const { pictures: held } = getState().docs
+      const fresh = Object.entries(pictures).filter(([id]) => !Object.hasOwn(held, id))
+      if (fresh.length === 0) return
       const docs = layers.stored()
-      layers.relayOn({ ...docs, pictures: { ...pictures, ...docs.pictures } })
+      layers.relayOn({ ...docs, pictures: { ...docs.pictures, ...Object.fromEntries(fresh) } })
     },
     hear(news) {
       if (news.what === 'present') setState({ present: news.windows })

@@ -1,5 +1,5 @@
 import { toast } from 'sonner'
-import { copyElements, copySection, type NewId } from '@/core/designs/copies'
+import { copyElements, copySection } from '@/core/designs/copies'
 import type { EditProblem, Seat } from '@/core/edit'
 import { kindOf, type KindId } from '@/core/elements'
 import {
@@ -13,10 +13,8 @@ import {
   type SiteDocs,
 } from '@/core/site'
 import { openAndTell, type Editor, type Selection } from '../editor'
+import { newId } from '../new-id'
 import { editProblemWords } from '../words'
-
-/** An id that no section or element ever had: what was removed can come back. */
-export const newId: NewId = (stem) => `${stem.slice(0, 30)}-${crypto.randomUUID().slice(0, 8)}`
 
 function tell(what: string, problem: EditProblem | undefined): boolean {
   if (problem) toast.error(`${what}: ${editProblemWords[problem]}.`)

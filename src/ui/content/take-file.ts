@@ -1,8 +1,8 @@
 import { mostPictureBytes } from '@/core/payloads'
 import { pictureId, pictureVersion, type Picture } from '@/core/site'
 import type { Editor } from '../editor'
+import { newId } from '../new-id'
 import { editProblemWords, problemWords } from '../words'
-import { newId } from './deeds'
 
 type Taken =
   { readonly ok: true; readonly picture: Picture } | { readonly ok: false; readonly words: string }

@@ -11,6 +11,7 @@ import {
   type SiteElement,
 } from '@/core/site'
 import { openAndTell, type Editor } from '../editor'
+import { newId } from '../new-id'
 import { editProblemWords, problemWords } from '../words'
 import { beside } from './move-page'
 
@@ -76,9 +77,7 @@ export async function addPage(
   if (!next.ok) return all(problemWords(next.problem))
   const { title, path } = wanted
   // An id of its own, that no page had before: what was removed can come back.
-  const id = pageId.parse(
-    `${idFromName(title, [], 'page').slice(0, 30)}-${crypto.randomUUID().slice(0, 8)}`,
-  )
+  const id = pageId.parse(newId(idFromName(title, [], 'page')))
   const seat = { id, title, path, order: orderAfter(behind, next.value) }
   const { frame } = editor.store.getState().docs
   const page = wanted.like ? pageLike(behind, seat) : emptyPage(frame, seat)

@@ -1,15 +1,12 @@
 import { withContentAt, type ContentPath } from '@/core/edit'
 import { kindClass, type KindId, type Runs } from '@/core/elements'
 import { elementSchema, type SiteElement } from '@/core/site'
-
-/** An id that no element ever had: what was removed can come back. */
-export const newElementId = (kind: string): string =>
-  `${kindClass(kind)}-${crypto.randomUUID().slice(0, 8)}`
+import { newId } from '../new-id'
 
 /** Running text that goes on behind an element; in the same style where it is of the same kind. */
 export const textAfter = (element: SiteElement, kind: KindId, runs: Runs): SiteElement =>
   elementSchema.parse({
-    id: newElementId(kind),
+    id: newId(kindClass(kind)),
     kind,
     ...(element.style && kind === element.kind ? { style: element.style } : {}),
     content: { runs },
@@ -19,5 +16,5 @@ export const textAfter = (element: SiteElement, kind: KindId, runs: Runs): SiteE
 export function againWith(element: SiteElement, at: ContentPath, words: Runs | string) {
   const { children: _none, ...rest } = element
   const content = withContentAt(element.content, at, words)
-  return elementSchema.parse({ ...rest, id: newElementId(element.kind), content })
+  return elementSchema.parse({ ...rest, id: newId(kindClass(element.kind)), content })
 }
