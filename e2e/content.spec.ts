@@ -68,8 +68,6 @@ test('words are written where they stand, marked, linked and coloured; undo take
   await expect(words(page)).toBeFocused()
   await expect(page.getByRole('list', { name: 'Pages' })).toHaveCount(0)
   await page.keyboard.press('End')
-  // The browser tells of a moved caret in a task of its own; no hand is quicker.
-  await page.waitForTimeout(50)
   await page.keyboard.press('Enter')
   await page.keyboard.type('And a paragraph more')
   await page.keyboard.press('Escape')

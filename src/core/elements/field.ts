@@ -1,3 +1,19 @@
+/** Links to choose, order and name: what every navigation has. */
+export const linkEntries = (most: number) =>
+  ({
+    at: 'items',
+    as: 'list',
+    label: 'Links',
+    entry: 'link',
+    fields: [
+      { at: 'label', as: 'line', label: 'Words', longest: 80 },
+      { at: 'href', as: 'link', label: 'Leads to' },
+    ],
+    fresh: { label: 'New link', href: '#' },
+    least: 1,
+    most,
+  }) as const satisfies Field
+
 interface Named {
   /** The member of the content. */
   readonly at: string

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { linkEntries } from './field'
 import { defineKind } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 
@@ -28,22 +29,7 @@ export const navigation = defineKind({
       role: 'accent',
     },
   ],
-  fields: [
-    {
-      at: 'items',
-      as: 'list',
-      label: 'Links',
-      entry: 'link',
-      fields: [
-        { at: 'label', as: 'line', label: 'Words', longest: 80 },
-        { at: 'href', as: 'link', label: 'Leads to' },
-      ],
-      fresh: { label: 'New link', href: '#' },
-      least: 1,
-      most: 20,
-    },
-    { at: 'upright', as: 'tick', label: 'One below the other' },
-  ],
+  fields: [linkEntries(20), { at: 'upright', as: 'tick', label: 'One below the other' }],
   fresh: { items: [{ label: 'A link', href: '#' }] },
   css: `
 .navigation { display: flex; flex-wrap: wrap; gap: 0.35rem 1.75rem; }

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { linkEntries } from './field'
 import { defineKind } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 import { longestHref } from './runs'
@@ -33,22 +34,7 @@ export const sideNavigation = defineKind({
       on: 'here',
     },
   ],
-  fields: [
-    { at: 'title', as: 'line', label: 'Title', longest: 80 },
-    {
-      at: 'items',
-      as: 'list',
-      label: 'Links',
-      entry: 'link',
-      fields: [
-        { at: 'label', as: 'line', label: 'Words', longest: 80 },
-        { at: 'href', as: 'link', label: 'Leads to' },
-      ],
-      fresh: { label: 'New link', href: '#' },
-      least: 1,
-      most: 40,
-    },
-  ],
+  fields: [{ at: 'title', as: 'line', label: 'Title', longest: 80 }, linkEntries(40)],
   fresh: {
     title: 'In this part',
     items: [

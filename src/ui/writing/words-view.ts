@@ -35,25 +35,39 @@ interface WordsViewOptions {
   readonly onTooLong: (length: number) => void
 }
 
+/** The marks of what is chosen. */
+function stateOf({ selection, doc, storedMarks }: EditorState): WordsState {
+  const { from, to, empty, $from } = selection
+  const here = storedMarks ?? $from.marks()
+  const has = (mark: typeof strong) =>
+    empty ? !!mark.isInSet(here) : doc.rangeHasMark(from, to, mark)
+  const at = (mark: typeof strong) =>
+    mark.isInSet($from.marks()) ?? mark.isInSet(doc.nodeAt(from)?.marks ?? []) ?? undefined
+  return {
+    isChosen: !empty,
+    strong: has(strong),
+    em: has(em),
+    href: at(link)?.attrs.href as string | undefined,
+    color: at(words)?.attrs.color as WordColor | undefined,
+  }
+}
+
+/** What is chosen in a field just now: the browser tells the view of it in a task of its own, behind a quick key. */
+function chosenIn(view: EditorView): { readonly from: number; readonly to: number } {
+  const { from, to } = view.state.selection
+  const seen = view.dom.ownerDocument.getSelection()
+  if (!seen?.anchorNode || !seen.focusNode || !view.dom.contains(seen.focusNode))
+    return { from, to }
+  const ends = [
+    view.posAtDOM(seen.anchorNode, seen.anchorOffset),
+    view.posAtDOM(seen.focusNode, seen.focusOffset),
+  ]
+  return { from: Math.min(...ends), to: Math.max(...ends) }
+}
+
 /** The words of an element, edited where they stand: the element itself becomes the field. */
 export function openWordsView(options: WordsViewOptions) {
   const { node, rich, onChange, onState, onKey, onParagraphs, onTooLong } = options
-
-  const stateOf = ({ selection, doc, storedMarks }: EditorState): WordsState => {
-    const { from, to, empty, $from } = selection
-    const here = storedMarks ?? $from.marks()
-    const has = (mark: typeof strong) =>
-      empty ? !!mark.isInSet(here) : doc.rangeHasMark(from, to, mark)
-    const at = (mark: typeof strong) =>
-      mark.isInSet($from.marks()) ?? mark.isInSet(doc.nodeAt(from)?.marks ?? []) ?? undefined
-    return {
-      isChosen: !empty,
-      strong: has(strong),
-      em: has(em),
-      href: at(link)?.attrs.href as string | undefined,
-      color: at(words)?.attrs.color as WordColor | undefined,
-    }
-  }
 
   /** Most keys change nothing of what the bar shows. */
   let told = ''
@@ -71,8 +85,9 @@ export function openWordsView(options: WordsViewOptions) {
     return true
   }
   /** A paragraph ends here: what stands behind goes on in one of its own. */
-  const breakParagraph: Command = ({ selection: { from, to }, doc }) => {
+  const breakParagraph: Command = ({ doc }) => {
     if (!onParagraphs) return false
+    const { from, to } = chosenIn(view)
     onParagraphs(runsOfDoc(doc.cut(0, from)), [runsOfDoc(doc.cut(to))])
     return true
   }
@@ -82,7 +97,7 @@ export function openWordsView(options: WordsViewOptions) {
 
   function paste(paragraphs: readonly Run[][]): void {
     const { state } = view
-    const { from, to } = state.selection
+    const { from, to } = chosenIn(view)
     const plain = (runs: Run[]) => [{ text: plainText(runs).replaceAll('\n', ' ') }]
     const taken = rich ? paragraphs : paragraphs.map(plain)
     if (onParagraphs && taken.length > 1) {
