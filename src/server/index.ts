@@ -29,6 +29,7 @@ export {
   openSite,
   pageAt,
   pageBeside,
+  partPlaces,
   readPicture,
   siteCounts,
 } from './sites'

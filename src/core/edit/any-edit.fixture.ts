@@ -49,6 +49,7 @@ function poolsOf(type: EditTypeName, { frame, pages, pictures, fonts }: SiteDocs
     after: themes,
     doc,
     section: bodies.flatMap(({ order }) => order),
+    part: frame.body.order,
     element: elements.map(({ id }) => id),
     style: Object.keys(frame.styles),
     facet: elements.flatMap(({ kind }) => kindOf(kind).facets.map(({ key }) => key)),

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { wordColors } from '../elements'
-import type { SiteDocs, SiteElement } from '../site'
+import type { Body, SiteDocs, SiteElement } from '../site'
 
 /** Bodies of a site in which something stands, with the document that each lies in. */
 const bodiesOf = ({ frame, pages }: SiteDocs) =>
@@ -87,6 +87,26 @@ export const structureEdits = {
         holder: { id: 'new-row', kind: 'group', content: { arrange: 'row' } },
       })),
     ),
+  keepPart: ({ frame, pages }: SiteDocs) =>
+    fc.constantFrom(...Object.values(pages)).chain(({ id, body }) =>
+      fc.constantFrom(...body.order).map((section) => ({
+        type: 'keepPart',
+        doc: id,
+        section,
+        part: `part-${frame.body.order.length}`,
+        ids: renamed(body, `p${frame.body.order.length}`),
+      })),
+    ),
+  loosenPart: ({ frame, pages }: SiteDocs) =>
+    fc
+      .tuple(fc.constantFrom(...Object.values(pages)), fc.constantFrom(...frame.body.order))
+      .map(([{ id, body }, part]) => ({
+        type: 'loosenPart',
+        doc: id,
+        part,
+        section: `own-${body.order.length}`,
+        ids: renamed(frame.body, `o${body.order.length}`),
+      })),
   addSection: ({ frame, pages }: SiteDocs) =>
     fc.constantFrom(...Object.values(pages)).chain(({ id, body }) =>
       fc.constantFrom(undefined, ...body.order).map((before) => ({
@@ -105,6 +125,10 @@ export const structureEdits = {
       })),
     ),
 }
+
+/** New ids for everything in a body. */
+const renamed = (body: Body, stem: string) =>
+  Object.fromEntries(Object.keys(body.elements).map((id, i) => [id, `${stem}-${i}`]))
 
 /** A seat in some body, perhaps in one of its elements, perhaps before another. */
 function anySeat(docs: SiteDocs) {

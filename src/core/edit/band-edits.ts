@@ -11,15 +11,17 @@ import {
   sectionSchema,
   typedName,
   type DocId,
+  type PageId,
   type SectionId,
   type SiteDocs,
 } from '../site'
-import { idsUnder, mostAtOnce, takeUp } from './element-edits'
+import { mostAtOnce, takeUp } from './element-edits'
 import { defineEdit, draftBody, pagesIn } from './edit'
+import { dropSection } from './part-edits'
 
 const nameOf = (docs: SiteDocs, doc: DocId, section: SectionId): string => {
-  const body = bodyOf(docs, doc)
-  return (body && own(body.sections, section)?.name) ?? section
+  const found = own(bodyOf(docs, doc)?.sections ?? {}, section)
+  return (found ?? own(docs.frame.body.sections, section))?.name ?? section
 }
 
 /** A place among the sections of a page: before one of them, or last. */
@@ -47,7 +49,7 @@ export const addSection = defineEdit<z.infer<typeof addSectionCommand>>({
   apply(draft, { doc, section, elements, before: next }) {
     const body = draftBody(draft, doc)
     if (!body) return 'page-gone'
-    if (own(body.sections, section.id)) return 'section-taken'
+    if (own(body.sections, section.id) || body.order.includes(section.id)) return 'section-taken'
     if (!own(draft.frame.themes.byId, section.theme)) return 'theme-gone'
     if (body.order.length >= mostSections) return 'sections-full'
     const problem = takeUp(draft, body, section.children, elements)
@@ -66,7 +68,7 @@ const moveSectionCommand = z.strictObject({
   before,
 })
 
-/** Puts a section in another place of its page. */
+/** Puts a section, or a part that stands there, in another place of its page. */
 export const moveSection = defineEdit<z.infer<typeof moveSectionCommand>>({
   type: 'moveSection',
   schema: moveSectionCommand,
@@ -89,7 +91,7 @@ const removeSectionCommand = z.strictObject({
   section: sectionId,
 })
 
-/** Takes a section away, with all that stands in it. */
+/** Takes a section away, with all that stands in it; of a part, the place on this page alone. */
 export const removeSection = defineEdit<z.infer<typeof removeSectionCommand>>({
   type: 'removeSection',
   schema: removeSectionCommand,
@@ -97,13 +99,18 @@ export const removeSection = defineEdit<z.infer<typeof removeSectionCommand>>({
   apply(draft, { doc, section: id }) {
     const body = draftBody(draft, doc)
     if (!body) return 'page-gone'
-    const section = own(body.sections, id)
-    if (!section) return 'section-gone'
-    for (const each of idsUnder(body, section.children)) delete body.elements[each]
-    delete body.sections[id]
-    body.order.splice(body.order.indexOf(id), 1)
+    const at = body.order.indexOf(id)
+    if (at < 0) return 'section-gone'
+    dropSection(body, id)
+    body.order.splice(at, 1)
   },
-  describe: ({ doc, section }, docs) => `Section ${nameOf(docs, doc, section)} removed`,
+  describe({ doc, section }, docs) {
+    const isOwn = own(bodyOf(docs, doc)?.sections ?? {}, section)
+    const name = nameOf(docs, doc, section)
+    return isOwn
+      ? `Section ${name} removed`
+      : `Part ${name} taken from ${own(docs.pages, doc as PageId)?.title ?? doc}`
+  },
 })
 
 const setSectionCommand = z.strictObject({

@@ -22,9 +22,17 @@ import { checkEdit, editKinds, editSchema, type Edit } from './edits'
 
 const [tern] = demoSites
 const study = { id: 'plum', name: 'Plum', colors: [{ value: '#5b2a86' }] }
-const docs: SiteDocs = siteDocs({ ...tern!.frame, studies: [study] }, tern!.pages, tern!.pictures, [
-  font,
-])
+const partless = siteDocs({ ...tern!.frame, studies: [study] }, tern!.pages, tern!.pictures, [font])
+const [section] = partless.pages['home' as PageId]!.body.order
+const ids = Object.fromEntries(
+  Object.keys(partless.pages['home' as PageId]!.body.elements).map((id, i) => [id, `kept-${i}`]),
+)
+const kept = applyEdit(
+  partless,
+  editSchema.parse({ type: 'keepPart', doc: 'home', section, part: 'call', ids }),
+)
+if (!kept.ok) throw new Error(kept.problem)
+const docs: SiteDocs = kept.docs
 
 const nowhere: Whereabouts = {
   pictures: {},

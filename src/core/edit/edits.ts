@@ -10,6 +10,7 @@ import {
   removeElement,
   wrapElement,
 } from './element-edits'
+import { keepPart, loosenPart, placePart, removePart } from './part-edits'
 import {
   addSlot,
   groupSlot,
@@ -63,6 +64,10 @@ export const editKinds = {
   moveSection,
   removeSection,
   setSection,
+  keepPart,
+  placePart,
+  loosenPart,
+  removePart,
   setContent,
   addElements,
   continueWords,

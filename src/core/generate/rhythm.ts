@@ -50,11 +50,12 @@ export function proposeTheme(frame: Frame, themes: readonly ThemeId[], at: numbe
   return [...pale, ...dark, ...vivid].find(({ id }) => !beside.has(id))?.id ?? proposed
 }
 
-/** The sections of a page, top to bottom: what they are called, their themes now, and a fill of their own. */
+/** The sections of a page, top to bottom: what they are called, their themes now, a fill of their own, and whether the theme is to stay. */
 export type RhythmPage = ReadonlyArray<{
   readonly name: string
   readonly theme: string
   readonly fill?: Paint
+  readonly isGiven?: boolean
 }>
 
 const kindOf = ({ name }: RhythmPage[number]) => name.trim().toLowerCase()
@@ -74,12 +75,13 @@ export function proposeRhythms(
   const kinds = themesByKind(frame)
   const all = [...kinds.pale, ...kinds.dark, ...kinds.vivid].map(({ id }) => id)
   const footer = shownSections(frame.body).find(({ kind }) => kind === 'footer')?.theme
-  const filled = pages.flat().filter(({ fill }) => fill)
+  const stays = ({ fill, isGiven }: RhythmPage[number]) => !!fill || !!isGiven
+  const filled = pages.flat().filter(stays)
   const given = new Map<string, ThemeId>(
     [...others.flat(), ...filled].map((section) => [kindOf(section), section.theme as ThemeId]),
   )
   const fixed = (section: RhythmPage[number]) =>
-    section.fill ? (section.theme as ThemeId) : given.get(kindOf(section))
+    stays(section) ? (section.theme as ThemeId) : given.get(kindOf(section))
   return pages.map((page) => {
     const rhythm = proposeRhythm(frame, page.length)
     page.forEach((section, i) => {

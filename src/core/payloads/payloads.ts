@@ -5,6 +5,7 @@ import type {
   PageId,
   Picture,
   Pictures,
+  Placed,
   RecordChange,
   SectionId,
   ThemeId,
@@ -24,7 +25,7 @@ export interface PageEntry {
 
 /** A page as its miniature needs it. */
 export interface PageBandsEntry extends PageEntry {
-  readonly bands: readonly BandEntry[]
+  readonly bands: ReadonlyArray<Placed<BandEntry>>
 }
 
 /** A picture whose bytes are taken: what its record would say, or the picture of the site that has them already. */
@@ -115,6 +116,11 @@ export interface ChangesSince {
   /** So much happened that loading the site anew is less. */
   readonly far?: true
 }
+
+/** On how many pages each part of the site stands, by its id, and the titles of the first few. */
+export type PartPlaces = Readonly<
+  Record<string, { readonly pages: number; readonly titles: readonly string[] }>
+>
 
 /** What is counted over all pages. */
 export interface SiteCounts {

@@ -13,6 +13,7 @@ import {
   type Page,
   type PageId,
   type Pictures,
+  type Section,
   type SiteDocs,
   type SiteElement,
 } from '../site'
@@ -99,19 +100,18 @@ function switchHtml(page: PageId, { twin }: Whereabouts): string {
   return tag('a', { class: 'edition-switch', href: twin?.href(page) ?? '#' }, other)
 }
 
-/** The sections of a page by where they stand in its document: those of the page itself are its main part. */
-export function inParts<T extends Pick<WrittenSection, 'doc'>>(
+/** The sections of a page by where they stand in its document: between header and footer is its main part. */
+export function inParts<T extends Pick<WrittenSection, 'kind'>>(
   sections: readonly T[],
 ): { readonly before: readonly T[]; readonly main: readonly T[]; readonly after: readonly T[] } {
-  const first = sections.findIndex(({ doc }) => doc !== 'frame')
-  const at = first < 0 ? sections.length : first
-  const main = sections.filter(({ doc }) => doc !== 'frame')
-  return { before: sections.slice(0, at), main, after: sections.slice(at + main.length) }
+  const of = (wanted: Section['kind']) => sections.filter(({ kind }) => kind === wanted)
+  return { before: of('header'), main: of('band'), after: of('footer') }
 }
 
 export interface WrittenSection {
   readonly doc: DocId
   readonly id: string
+  readonly kind: Section['kind']
   readonly html: string
 }
 
@@ -120,6 +120,7 @@ export function renderSections(docs: SiteDocs, page: PageId, where: Whereabouts)
   return spotsOnPage(docs, page).map((spot) => ({
     doc: spot.doc,
     id: spot.section.id,
+    kind: spot.section.kind,
     html: writeSection(spot, page, where),
   }))
 }

@@ -2,7 +2,7 @@ import {
   bodyOf,
   isColor,
   own,
-  shownSections,
+  standingOn,
   type DocId,
   type PageId,
   type Paint,
@@ -33,14 +33,11 @@ export function liesOver({ section, ownFill }: Spot): boolean {
 
 /** Header, bands and footer of a page, top to bottom; what is hidden stands nowhere. */
 export function spotsOnPage(docs: SiteDocs, page: PageId): Spot[] {
-  const bands = docs.pages[page] ? shownSections(docs.pages[page].body) : []
-  const shared = shownSections(docs.frame.body)
-  const at = (doc: DocId) => (section: Section) => spotOf(docs, doc, section, bands[0])
-  return [
-    ...shared.filter((section) => section.kind !== 'footer').map(at('frame')),
-    ...bands.map(at(page)),
-    ...shared.filter((section) => section.kind === 'footer').map(at('frame')),
-  ].flatMap((spot) => spot ?? [])
+  const shown = standingOn(docs.frame, own(docs.pages, page)).filter(
+    ({ section }) => !section.hidden,
+  )
+  const under = shown.find(({ section }) => section.kind === 'band')?.section
+  return shown.flatMap(({ doc, section }) => spotOf(docs, doc, section, under) ?? [])
 }
 
 function spotOf(docs: SiteDocs, doc: DocId, section: Section, under?: Section): Spot | undefined {

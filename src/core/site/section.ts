@@ -8,7 +8,11 @@ import { facetColors } from './paint'
 /** Most sections of a page. */
 export const mostSections = 100
 
-/** A band of a page. The header may blend: it takes theme and ground of the section under it. */
+/**
+ * A band of a page. The header may blend: it takes theme and ground of the section under it.
+ * Sections of the frame are the parts of the site: its header and footer, which stand on every
+ * page that has none of its own, and bands, which stand wherever the order of a page names them.
+ */
 export const sectionSchema = z.strictObject({
   id: sectionId,
   name: nameText,
@@ -25,6 +29,7 @@ export const sectionSchema = z.strictObject({
 
 /** Sections with their elements, flat and by id: what frame and pages have in common. */
 export const bodySchema = z.strictObject({
+  /** Top to bottom. On a page, one that is none of its own sections is a part of the site. */
   order: z.array(sectionId).max(mostSections),
   sections: z.record(sectionId, sectionSchema),
   elements: z.record(elementId, elementSchema),

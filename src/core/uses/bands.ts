@@ -1,20 +1,39 @@
-import { shownSections, type Body, type Paint, type SectionId, type ThemeId } from '../site'
+import {
+  own,
+  type Body,
+  type Paint,
+  type Placed,
+  type Section,
+  type SectionId,
+  type ThemeId,
+} from '../site'
 
 /** A section as a small drawing of its page needs it. */
 export interface BandEntry {
   readonly id: SectionId
+  readonly kind: Section['kind']
   readonly name: string
   readonly theme: ThemeId
   /** A fill of its own. */
   readonly fill?: Paint
+  /** A header or footer of a page's own that is not shown: nor is the site's then. */
+  readonly hidden?: true
 }
 
-/** The sections of a body that are shown, top to bottom. */
-export function bandsOf(body: Body): BandEntry[] {
-  return shownSections(body).map(({ id, name, theme, colors }) => ({
-    id,
-    name,
-    theme,
-    ...(colors?.fill?.rest ? { fill: colors.fill.rest } : {}),
-  }))
+export const bandEntry = ({ id, kind, name, theme, colors, hidden }: Section): BandEntry => ({
+  id,
+  kind,
+  name,
+  theme,
+  ...(hidden ? { hidden } : {}),
+  ...(colors?.fill?.rest ? { fill: colors.fill.rest } : {}),
+})
+
+/** What of a body is shown, top to bottom: its sections, and on a page the parts of the site that it places. */
+export function bandsOf(body: Body): Array<Placed<BandEntry>> {
+  return body.order.flatMap((id): Array<Placed<BandEntry>> => {
+    const section = own(body.sections, id)
+    if (!section) return [{ kind: 'part', id }]
+    return section.hidden && section.kind === 'band' ? [] : [bandEntry(section)]
+  })
 }

@@ -5,7 +5,7 @@ export { inSource, joined, Mapping, type SourceText } from './source-text'
 export { usePartsIn, usesIn, usesInFrame, usesInSite, usesOnPage, usesUnder } from './find-uses'
 export { exchangedDecisions, type ExchangedDecision } from './exchanged'
 export { writtenDecision } from './places/decision-use'
-export { bandsOf, type BandEntry } from './bands'
+export { bandEntry, bandsOf, type BandEntry } from './bands'
 export { places, type PlaceReader, type UsePart } from './places'
 export { placeIds, placeNames, type PlaceId } from './places/names'
 export {

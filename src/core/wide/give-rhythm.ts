@@ -1,7 +1,17 @@
 import * as z from 'zod'
 import type { Change } from '../changes'
 import { proposeRhythms } from '../generate'
-import { pageId, type Frame, type Page, type PageId, type SectionId, type ThemeId } from '../site'
+import { bandEntry, type BandEntry } from '../uses'
+import {
+  arranged,
+  pageId,
+  sectionsInOrder,
+  type Frame,
+  type Page,
+  type PageId,
+  type SectionId,
+  type ThemeId,
+} from '../site'
 import { defineWide, many, nothing, ready, refuse, type PageBands } from './wide'
 
 const giveRhythmIntent = z.strictObject({
@@ -9,6 +19,9 @@ const giveRhythmIntent = z.strictObject({
   /** The pages that get one; all where it is left out. */
   pages: z.array(pageId).min(1).max(10_000).optional(),
 })
+
+/** A band, and whether its theme is not for a rhythm to give. */
+type GivenBand = BandEntry & { readonly isGiven?: boolean }
 
 export type Rhythms = ReadonlyMap<PageId, ReadonlyMap<SectionId, ThemeId>>
 
@@ -21,13 +34,20 @@ export function rhythmsFor(
   const chosen = new Set(wanted ?? pages.map(({ page }) => page))
   const mine = pages.filter(({ page }) => chosen.has(page))
   const others = pages.filter(({ page }) => !chosen.has(page))
-  const bands = (list: readonly PageBands[]) => list.map((each) => each.bands)
-  const rhythms = proposeRhythms(frame, bands(mine), bands(others))
+  const parts: GivenBand[] = sectionsInOrder(frame.body).map((part) => ({
+    ...bandEntry(part),
+    isGiven: true,
+  }))
+  // What belongs to the whole site is not moved by the rhythm of one page; what stands beside it heeds it.
+  const bands = (list: readonly PageBands[]) =>
+    list.map((each) => arranged<GivenBand>(parts, each.bands).filter(({ kind }) => kind === 'band'))
+  const shown = bands(mine)
+  const rhythms = proposeRhythms(frame, shown, bands(others))
   return new Map(
-    mine.map(({ page, bands: own }, i) => [
-      page,
-      new Map(own.map(({ id }, j) => [id, rhythms[i]![j]!])),
-    ]),
+    mine.map(({ page }, i) => {
+      const themes = shown[i]!.map(({ id }, j) => [id, rhythms[i]![j]!] as const)
+      return [page, new Map(themes.filter((_, j) => !shown[i]![j]!.isGiven))]
+    }),
   )
 }
 

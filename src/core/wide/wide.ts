@@ -1,7 +1,7 @@
 import type * as z from 'zod'
 import type { Change } from '../changes'
 import type { EditProblem } from '../edit'
-import type { Frame, PageId, RecordRef, SiteRecord, SlotId, ThemeId } from '../site'
+import type { Frame, PageId, Placed, RecordRef, SiteRecord, SlotId, ThemeId } from '../site'
 import type { SweepPaints } from '../sweep'
 import type { BandEntry, Use } from '../uses'
 
@@ -30,7 +30,7 @@ export interface Reach {
 /** A page by its sections. */
 export interface PageBands {
   readonly page: PageId
-  readonly bands: readonly BandEntry[]
+  readonly bands: ReadonlyArray<Placed<BandEntry>>
 }
 
 /** What is known of the whole site before any record of it is read. */

@@ -7,6 +7,7 @@ import * as records from './003-records'
 import * as siteLooks from './004-site-looks'
 import * as exchangesAndShapes from './005-exchanges-and-shapes'
 import * as shelf from './006-shelf'
+import * as parts from './007-parts'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -21,6 +22,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '004-site-looks': siteLooks,
   '005-exchanges-and-shapes': exchangesAndShapes,
   '006-shelf': shelf,
+  '007-parts': parts,
 }
 
 export const migrationNames = Object.keys(migrations)

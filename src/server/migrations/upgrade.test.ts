@@ -40,6 +40,7 @@ test('a database of the version before comes up with everything that was in it',
     '004-site-looks',
     '005-exchanges-and-shapes',
     '006-shelf',
+    '007-parts',
   ])
   expect(await bringUpToDate()).toBeGreaterThan(10)
   const docs = await loadWhole(site)

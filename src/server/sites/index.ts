@@ -4,6 +4,7 @@ export { siteCounts } from './counts'
 export { beginSite } from './begin'
 export { carryOutDeed } from './shelf'
 export { homePicture, listSites, loadPage, loadSite, openSite } from './load'
+export { partPlaces } from './parts'
 export { linksTo, listPages, pageAt, pageBeside } from './pages'
 export { takePicture } from './take-picture'
 export {

@@ -6,7 +6,7 @@ import {
   type PageWindow,
   type Result,
 } from '@/core/payloads'
-import { homePath, textFault, type PageId } from '@/core/site'
+import { homePath, textFault, type PageId, type Placed } from '@/core/site'
 import type { BandEntry } from '@/core/uses'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
@@ -34,11 +34,11 @@ async function withBands(
   transaction?: Transaction,
 ): Promise<PageBandsEntry[]> {
   const bands = await select<BandRow & { readonly record: string }>(
-    'select record, section, name, theme, fill from bands where record = any($1::bigint[]) order by record, n',
+    'select record, section, kind, name, theme, fill, hidden from bands where record = any($1::bigint[]) order by record, n',
     [rows.map(({ no }) => no)],
     transaction,
   )
-  const byRecord = new Map<string, BandEntry[]>()
+  const byRecord = new Map<string, Array<Placed<BandEntry>>>()
   for (const { record, ...row } of bands) {
     byRecord.set(record, [...(byRecord.get(record) ?? []), bandOfRow(row)])
   }

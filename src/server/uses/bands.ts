@@ -11,6 +11,7 @@ import {
   type DocId,
   type PageId,
   type Paint,
+  type Placed,
   type SectionId,
   type ThemeId,
 } from '@/core/site'
@@ -23,28 +24,37 @@ import { loadFrame } from '../records'
 
 export interface BandRow {
   readonly section: SectionId
+  /** Of a section, or `part`: then it is the site's, and says nothing more here. */
+  readonly kind: Placed<BandEntry>['kind']
   readonly name: string
   readonly theme: ThemeId
   readonly fill: string | null
+  readonly hidden: boolean
 }
 
-export const bandOfRow = ({ section: id, name, theme, fill }: BandRow): BandEntry => ({
-  id,
-  name,
-  theme,
-  ...(fill ? { fill: JSON.parse(fill) as Paint } : {}),
-})
+export function bandOfRow(row: BandRow): Placed<BandEntry> {
+  const { section: id, kind, name, theme, fill, hidden } = row
+  if (kind === 'part') return { kind, id }
+  return {
+    id,
+    kind,
+    name,
+    theme,
+    ...(fill ? { fill: JSON.parse(fill) as Paint } : {}),
+    ...(hidden ? { hidden } : {}),
+  }
+}
 
 /** The sections of every page, in order: for what is planned over all of them. */
 export async function allBands(siteId: string, transaction?: Transaction): Promise<PageBands[]> {
   const rows = await select<Omit<BandRow, 'section'> & { id: PageId; section: SectionId | null }>(
-    `select r.id, b.section, b.name, b.theme, b.fill
+    `select r.id, b.section, b.kind, b.name, b.theme, b.fill, b.hidden
      from records r left join bands b on b.record = r.no
      where r.site_id = $1 and r.kind = 'page' order by r.position, r.id, b.n`,
     [siteId],
     transaction,
   )
-  const pages: Array<{ readonly page: PageId; readonly bands: BandEntry[] }> = []
+  const pages: Array<{ readonly page: PageId; readonly bands: Array<Placed<BandEntry>> }> = []
   for (const { id: page, section, ...row } of rows) {
     if (pages.at(-1)?.page !== page) pages.push({ page, bands: [] })
     if (section !== null) pages.at(-1)!.bands.push(bandOfRow({ ...row, section }))
@@ -59,7 +69,7 @@ export async function themeUses(actor: Actor, siteId: string): Promise<Result<Th
   const rows = await select<{ theme: string; sections: number; pages: number }>(
     `select b.theme, count(*)::int as sections,
        count(distinct b.record) filter (where r.kind = 'page')::int as pages
-     from bands b join records r on r.no = b.record where b.site_id = $1 group by b.theme`,
+     from bands b join records r on r.no = b.record where b.site_id = $1 and b.kind <> 'part' group by b.theme`,
     [siteId],
   )
   return done(Object.fromEntries(rows.map(({ theme, ...uses }) => [theme, uses])))

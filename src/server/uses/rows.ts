@@ -7,6 +7,7 @@ import {
   type ColorDecision,
   type Frame,
   type Page,
+  type Placed,
   type RecordKind,
   type RecordRef,
   type SiteRecord,
@@ -24,7 +25,7 @@ import { insertRows, tell, type Columns } from '../database/sets'
 import { hashOf } from '../records/stored'
 
 /** Raised whenever a reader finds more, less or otherwise than before: all records are then read anew. */
-export const readersVersion = 4
+export const readersVersion = 5
 
 /** A use as it is kept beside its record. */
 export interface UseRow {
@@ -50,9 +51,11 @@ export interface UseRow {
 interface BandRow {
   readonly n: number
   readonly section: string
+  readonly kind: Placed<BandEntry>['kind']
   readonly name: string
   readonly theme: string
   readonly fill: string | null
+  readonly hidden: boolean
 }
 interface LookRow {
   readonly n: number
@@ -132,13 +135,15 @@ export function useOfRow(row: UseRow, doc: Use['doc']): Use {
   }
 }
 
-export const bandRow = ({ id, name, theme, fill }: BandEntry, n: number): BandRow => ({
-  n,
-  section: id,
-  name,
-  theme,
-  fill: fill ? canonicalJson(fill) : null,
-})
+export function bandRow(band: Placed<BandEntry>, n: number): BandRow {
+  const { id: section, kind } = band
+  if (band.kind === 'part') {
+    return { n, section, kind, name: '', theme: '', fill: null, hidden: false }
+  }
+  const { name, theme, fill, hidden = false } = band
+  return { n, section, kind, name, theme, fill: fill ? canonicalJson(fill) : null, hidden }
+}
+
 const lookRow = ({ key, count }: CountedLook, n: number): LookRow => ({ n, look: key, count })
 
 /** Header and footer are counted where they are at hand, in every window; only pages are counted here. */
@@ -198,9 +203,11 @@ export const bandColumns: Columns<Kept<BandRow>> = {
   site_id: 'text',
   n: 'int',
   section: 'text',
+  kind: 'text',
   name: 'text',
   theme: 'text',
   fill: 'text',
+  hidden: 'boolean',
 }
 export const lookColumns: Columns<Kept<LookRow>> = {
   record: 'bigint',

@@ -1,6 +1,6 @@
 import { demoSites } from '@demo/sites'
 import { bandsOf as bandsIn } from '@/core/uses'
-import type { Frame, ThemeId } from '@/core/site'
+import { sectionsInOrder, type Frame, type ThemeId } from '@/core/site'
 import { bandsOnPage, withThemes } from './bands'
 
 const { frame, pages } = demoSites[0]!
@@ -17,7 +17,9 @@ test('a page is its header, its sections and its footer, top to bottom', () => {
   const names = bandsOf('home').map(({ name }) => name)
   expect(names[0]).toBe('Header')
   expect(names.at(-1)).toBe('Footer')
-  expect(names.slice(1, -1)).toEqual(entry('home').bands.map(({ name }) => name))
+  expect(names.slice(1, -1)).toEqual(
+    sectionsInOrder(pages.find(({ id }) => id === 'home')!.body).map(({ name }) => name),
+  )
 })
 
 test('a header that blends looks like the section under it, page by page', () => {

@@ -1,17 +1,20 @@
 import type { PageBandsEntry } from '@/core/payloads'
 import {
-  shownSections,
+  arranged,
+  sectionsInOrder,
   type DocId,
   type Frame,
-  type Paint,
+  type Section,
   type SectionId,
   type ThemeId,
 } from '@/core/site'
+import { bandEntry, type BandEntry } from '@/core/uses'
 import { paintBackground, themeLook } from '../look'
 import type { SectionRef } from './section-ref'
 
 /** A section as a small drawing of the page shows it. */
 export interface Band extends SectionRef {
+  readonly kind: Section['kind']
   readonly name: string
   readonly theme: ThemeId
   /** The name of its theme, and whether it took it from the section under it. */
@@ -25,21 +28,20 @@ export interface Band extends SectionRef {
   readonly chip: string
 }
 
-interface Source {
-  readonly id: string
-  readonly name: string
-  readonly theme: string
-  readonly fill?: Paint
-}
-
-function bandOf(siteId: string, frame: Frame, doc: DocId, { id, name, theme, fill }: Source): Band {
+function bandOf(
+  siteId: string,
+  frame: Frame,
+  doc: DocId,
+  { id, kind, name, theme, fill }: BandEntry,
+): Band {
   const look = themeLook(frame, theme)
   const own = fill && paintBackground(siteId, frame.palette, fill)
   return {
     doc,
-    section: id as SectionId,
+    section: id,
+    kind,
     name,
-    theme: theme as ThemeId,
+    theme,
     themeName: look.name,
     blends: false,
     fill: own,
@@ -67,13 +69,13 @@ export function withThemes(
     const theme = themeOf(band)
     return theme && !band.blends ? inTheme(band, frame, theme) : band
   })
-  const under = themed.find(({ doc }) => doc !== 'frame')
+  const under = themed.find(({ kind }) => kind === 'band')
   return themed.map((band) => (band.blends && under ? blended(band, under) : band))
 }
 
 /** A header as it looks on the section under it. */
-function blended({ doc, section, name }: Band, under: Band): Band {
-  return { ...under, doc, section, name, blends: true }
+function blended({ doc, section, kind, name }: Band, under: Band): Band {
+  return { ...under, doc, section, kind, name, blends: true }
 }
 
 /**
@@ -81,14 +83,16 @@ function blended({ doc, section, name }: Band, under: Band): Band {
  * be loaded. A header that blends looks like the band under it.
  */
 export function bandsOnPage(siteId: string, frame: Frame, page: PageBandsEntry): Band[] {
-  const own = page.bands.map((band) => bandOf(siteId, frame, page.id, band))
-  const [under] = own
-  const shared = (isFooter: boolean) =>
-    shownSections(frame.body)
-      .filter(({ kind }) => (kind === 'footer') === isFooter)
-      .map(({ id, name, theme, colors, blend }) => {
-        const band = bandOf(siteId, frame, 'frame', { id, name, theme, fill: colors?.fill?.rest })
-        return blend && under ? blended(band, under) : band
-      })
-  return [...shared(false), ...own, ...shared(true)]
+  const parts = sectionsInOrder(frame.body).map((section) => ({
+    ...bandEntry(section),
+    doc: 'frame' as DocId,
+    isBlending: !!section.blend,
+  }))
+  const placed = page.bands.map((band) =>
+    band.kind === 'part' ? band : { ...band, doc: page.id, isBlending: false },
+  )
+  const shown = arranged(parts, placed).filter(({ hidden }) => !hidden)
+  const bands = shown.map((entry) => bandOf(siteId, frame, entry.doc, entry))
+  const under = bands[shown.findIndex(({ kind }) => kind === 'band')]
+  return bands.map((band, i) => (shown[i]!.isBlending && under ? blended(band, under) : band))
 }

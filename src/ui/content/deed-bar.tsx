@@ -19,6 +19,7 @@ import {
   putInto,
   remove,
 } from './deeds'
+import { keepPart, loosenPart } from './part-deeds'
 
 type Asked = 'rename' | 'copy' | undefined
 
@@ -26,10 +27,12 @@ type Asked = 'rename' | 'copy' | undefined
 export function DeedBar({ selection }: { readonly selection: Selection }) {
   const editor = useEditor()
   const docs = useEditorState((state) => state.docs)
+  const pageId = useEditorState((state) => state.pageId)
   const [asked, setAsked] = useState<Asked>()
   const { doc, section, element } = selection
   const found = bodyOf(docs, doc)?.sections[section]
-  const isShared = doc === 'frame' && !element
+  const isPlaced = docs.pages[pageId]?.body.order.includes(section)
+  const isShared = !isPlaced && !element
   const write = () => {
     const { stage } = stageStore.getState()
     const words = stage && firstWords(stage.document, selection)
@@ -43,14 +46,14 @@ export function DeedBar({ selection }: { readonly selection: Selection }) {
       </IconButton>
       <IconButton
         label="Move up (Alt ↑)"
-        disabled={!canStep(docs, selection, -1)}
+        disabled={!canStep({ docs, pageId }, selection, -1)}
         onClick={() => moveStep(editor, selection, -1)}
       >
         <ArrowUp size={15} />
       </IconButton>
       <IconButton
         label="Move down (Alt ↓)"
-        disabled={!canStep(docs, selection, 1)}
+        disabled={!canStep({ docs, pageId }, selection, 1)}
         onClick={() => moveStep(editor, selection, 1)}
       >
         <ArrowDown size={15} />
@@ -94,8 +97,18 @@ export function DeedBar({ selection }: { readonly selection: Selection }) {
               {found.hidden ? 'Show it again' : 'Hide it'}
             </MenuItem>
             <MenuItem disabled={isShared} onSelect={() => setAsked('copy')}>
-              Copy to another page …
+              {doc === 'frame' ? 'Put on another page …' : 'Copy to another page …'}
             </MenuItem>
+            {doc !== 'frame' && found.kind === 'band' && (
+              <MenuItem onSelect={() => keepPart(editor, selection)}>
+                Keep as a part, for other pages
+              </MenuItem>
+            )}
+            {doc === 'frame' && (
+              <MenuItem onSelect={() => loosenPart(editor, selection)}>
+                Make it this page’s own
+              </MenuItem>
+            )}
             <MenuLine />
           </>
         )}
@@ -119,7 +132,7 @@ export function DeedBar({ selection }: { readonly selection: Selection }) {
       <Dialog
         open={asked === 'copy'}
         onOpenChange={() => setAsked(undefined)}
-        title={`Copy ${found.name} to a page`}
+        title={doc === 'frame' ? `Put ${found.name} on a page` : `Copy ${found.name} to a page`}
       >
         <LinkTarget
           pagesOnly

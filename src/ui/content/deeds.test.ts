@@ -42,7 +42,9 @@ test('a section is put once more right behind itself, moved, and taken away; wha
   expect(window.body().order.slice(0, 2)).toEqual(['opening', copy])
   moveStep(window.editor, window.selection()!, -1)
   expect(window.body().order.slice(0, 2)).toEqual([copy, 'opening'])
-  expect(canStep(window.docs(), { doc: page, section: copy }, -1)).toBe(false)
+  expect(canStep({ docs: window.docs(), pageId: page }, { doc: page, section: copy }, -1)).toBe(
+    false,
+  )
   moveStep(window.editor, { doc: page, section: copy }, -1)
   expect(window.body().order[0]).toBe(copy)
   remove(window.editor, { doc: page, section: copy })

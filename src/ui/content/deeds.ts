@@ -8,15 +8,15 @@ import {
   own,
   type Body,
   type ElementId,
+  standingOn,
   type PageId,
   type SectionId,
-  type SiteDocs,
 } from '@/core/site'
-import { openAndTell, type Editor, type Selection } from '../editor'
+import { openAndTell, type Editor, type EditorState, type Selection } from '../editor'
 import { newId } from '../new-id'
 import { editProblemWords } from '../words'
 
-function tell(what: string, problem: EditProblem | undefined): boolean {
+export function tell(what: string, problem: EditProblem | undefined): boolean {
   if (problem) toast.error(`${what}: ${editProblemWords[problem]}.`)
   return !problem
 }
@@ -32,13 +32,19 @@ export function seatOf(body: Body, section: SectionId, element: ElementId) {
 const heldBody = (editor: Editor, { doc }: Selection): Body | undefined =>
   bodyOf(editor.store.getState().docs, doc)
 
-const isBand = ({ doc, element }: Selection): boolean => doc !== 'frame' && !element
+/** Where a chosen section stands among the bands that the page places; -1 of a header or a footer. */
+function placeOf({ docs, pageId }: Pick<EditorState, 'docs' | 'pageId'>, { section }: Selection) {
+  const { order = [], sections = {} } = docs.pages[pageId]?.body ?? {}
+  const bands = order.filter((id) => (own(sections, id)?.kind ?? 'band') === 'band')
+  return { order: bands, at: bands.indexOf(section) }
+}
 
 /** Asks for a section to put behind the one that is chosen, or last. */
 export function addSectionAfter(editor: Editor, selection: Selection | undefined): void {
   const { docs, pageId } = editor.store.getState()
   const order = docs.pages[pageId]?.body.order ?? []
-  const isHeader = selection && docs.frame.body.sections[selection.section]?.kind === 'header'
+  const isHeader =
+    selection?.doc === 'frame' && docs.frame.body.sections[selection.section]?.kind === 'header'
   const at = isHeader ? -1 : selection ? order.indexOf(selection.section) : order.length - 1
   const before = at < 0 && !isHeader ? undefined : order[at + 1]
   editor.show({ adding: before ? { before } : {} })
@@ -64,37 +70,46 @@ export function duplicate(editor: Editor, selection: Selection): void {
     }
     return
   }
-  const own = body.sections[section]
-  if (!own || doc === 'frame') return
-  const copy = copySection(body, own, newId)
-  const before = body.order[body.order.indexOf(section) + 1]
+  const found = body.sections[section]
+  const { pageId } = editor.store.getState()
+  const { order, at } = placeOf(editor.store.getState(), selection)
+  if (!found || at < 0) return
+  const copy = copySection(body, found, newId)
+  const before = order[at + 1]
   const problem = editor.dispatch({
     type: 'addSection',
-    doc,
+    doc: pageId,
     section: { ...copy.section, kind: 'band' },
     elements: [...copy.elements],
     ...(before ? { before } : {}),
   })
   if (tell('Not duplicated', problem)) {
-    editor.show({ selection: { doc, section: copy.section.id, facet: 'fill' } })
+    editor.show({ selection: { doc: pageId, section: copy.section.id, facet: 'fill' } })
+    if (doc === 'frame') toast(`${found.name} is a part; the second one is this page’s own.`)
   }
 }
 
 /** Whether something can be moved a step among those beside it. */
-export function canStep(docs: SiteDocs, selection: Selection, by: 1 | -1): boolean {
-  const body = bodyOf(docs, selection.doc)
+export function canStep(
+  state: Pick<EditorState, 'docs' | 'pageId'>,
+  selection: Selection,
+  by: 1 | -1,
+): boolean {
+  const body = bodyOf(state.docs, selection.doc)
   if (!body) return false
   const { section, element } = selection
-  const { list, at } = element
-    ? seatOf(body, section, element)
-    : { list: body.order, at: body.order.indexOf(section) }
-  return (!!element || isBand(selection)) && list[at + by] !== undefined
+  if (element) {
+    const { list, at } = seatOf(body, section, element)
+    return list[at + by] !== undefined
+  }
+  const { order, at } = placeOf(state, selection)
+  return at >= 0 && order[at + by] !== undefined
 }
 
 /** Moves something a step among those beside it. */
 export function moveStep(editor: Editor, selection: Selection, by: 1 | -1): void {
   const body = heldBody(editor, selection)
-  if (!body || !canStep(editor.store.getState().docs, selection, by)) return
+  if (!body || !canStep(editor.store.getState(), selection, by)) return
   const { doc, section, element } = selection
   if (element) {
     const { into, list, at } = seatOf(body, section, element)
@@ -103,8 +118,9 @@ export function moveStep(editor: Editor, selection: Selection, by: 1 | -1): void
     tell('Not moved', editor.dispatch({ type: 'moveElement', doc, element, to }))
     return
   }
-  const at = body.order.indexOf(section)
-  moveSectionBefore(editor, doc as PageId, section, body.order[by > 0 ? at + 2 : at - 1])
+  const { order, at } = placeOf(editor.store.getState(), selection)
+  const { pageId } = editor.store.getState()
+  moveSectionBefore(editor, pageId, section, order[by > 0 ? at + 2 : at - 1])
 }
 
 /** Puts a section before another one of its page, or last. */
@@ -132,16 +148,27 @@ export function remove(editor: Editor, selection: Selection): void {
     toast(`${kindOf(found.kind).label} removed. Undo brings it back.`, { id: 'removed' })
     return
   }
-  if (doc === 'frame') {
-    toast.error('Header and footer stay with the site. Hide one where you do not want it.')
+  const { docs, pageId } = editor.store.getState()
+  const found = body.sections[section]
+  if (!found || !docs.pages[pageId]?.body.order.includes(section)) {
+    toast.error(
+      'Header and footer stay with the site. Hide one, or make it this page’s own and take that away.',
+    )
     return
   }
-  const { order, sections } = body
-  const at = order.indexOf(section)
-  const next = order[at + 1] ?? order[at - 1]
-  if (!tell('Not removed', editor.dispatch({ type: 'removeSection', doc, section }))) return
-  editor.show({ selection: next ? { doc, section: next, facet: 'fill' } : undefined })
-  toast(`Section ${sections[section]?.name} removed. Undo brings it back.`, { id: 'removed' })
+  const near = standingOn(docs.frame, docs.pages[pageId])
+  const here = near.findIndex((each) => each.doc === doc && each.section.id === section)
+  const next = near[here + 1] ?? near[here - 1]
+  const problem = editor.dispatch({ type: 'removeSection', doc: pageId, section })
+  if (!tell('Not removed', problem)) return
+  editor.show({
+    selection: next && { doc: next.doc, section: next.section.id, facet: 'fill' },
+  })
+  const told =
+    doc === 'frame'
+      ? `Part ${found.name} taken from this page; the library keeps it. Undo brings it back.`
+      : `Section ${found.name} removed. Undo brings it back.`
+  toast(told, { id: 'removed' })
 }
 
 export function hide(editor: Editor, selection: Selection, hidden: boolean): void {
@@ -201,6 +228,15 @@ export async function copyToPage(
   const { section: again, elements } = copySection(body, section, newId)
   await openAndTell(editor, page)
   if (editor.store.getState().pageId !== page) return
+  const title = editor.store.getState().docs.pages[page]?.title
+  if (doc === 'frame') {
+    // A part stands there as what it is.
+    const failed = editor.dispatch({ type: 'placePart', doc: page, part: id })
+    if (!tell('Not put there', failed)) return
+    editor.show({ selection: { doc, section: id, facet: 'fill' } })
+    toast(`Part ${section.name} stands on ${title} as well.`)
+    return
+  }
   const problem = editor.dispatch({
     type: 'addSection',
     doc: page,
@@ -209,6 +245,5 @@ export async function copyToPage(
   })
   if (!tell('Not copied', problem)) return
   editor.show({ selection: { doc: page, section: again.id, facet: 'fill' } })
-  const title = editor.store.getState().docs.pages[page]?.title
   toast(`${section.name} is copied to ${title}.`)
 }

@@ -1,5 +1,7 @@
 export { ContentPanel } from './content-panel'
 export { deedOfKey } from './deed-keys'
 export { DeedBar } from './deed-bar'
+export { PartNote } from './part-note'
+export { placePart } from './part-deeds'
 export { SectionHandles } from './section-handles'
 export { canStep, duplicate, hide, moveSectionBefore, moveStep, remove } from './deeds'

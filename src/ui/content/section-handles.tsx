@@ -11,24 +11,23 @@ import { boxOf, selectedNode, stageStore, type Box } from '../stage'
 /** Beside the page, left of each of its sections: a grip to move it, and between two a way to add one. */
 export function SectionHandles({ scale }: { readonly scale: number }) {
   const editor = useEditor()
-  const pageId = useEditorState((state) => state.pageId)
   const spots = useSpots()
   const stage = useStore(stageStore, (state) => state.stage)
   const drawing = useStore(stageStore, (state) => state.drawing)
   const bands = useMemo(
     () =>
       spots.flatMap(({ doc, section }) => {
-        if (doc !== pageId || !stage) return []
+        if (section.kind !== 'band' || !stage) return []
         const node = selectedNode(stage.document, { doc, section: section.id })
         return node ? [{ id: section.id, name: section.name, box: boxOf(node), drawing }] : []
       }),
-    [spots, pageId, stage, drawing],
+    [spots, stage, drawing],
   )
   const last = bands.at(-1)
   const first = spots.find(({ section }) => section.kind === 'footer')
   const footer =
     first && stage
-      ? selectedNode(stage.document, { doc: 'frame', section: first.section.id })
+      ? selectedNode(stage.document, { doc: first.doc, section: first.section.id })
       : null
   const end = last ? last.box.y + last.box.height : footer ? boxOf(footer).y : 0
   return (

@@ -1,7 +1,7 @@
 'use client'
 
 import { useEffect, useState } from 'react'
-import type { DryRun, Inventory, Result } from '@/core/payloads'
+import type { DryRun, Inventory, PartPlaces, Result } from '@/core/payloads'
 import type { SweepRequest } from '@/core/sweep'
 import { problemWords } from '../words'
 import { useEditor, useEditorState } from './context'
@@ -42,4 +42,10 @@ export function useDryRun(request: SweepRequest | undefined): Asked<DryRun> {
   const { client } = useEditor()
   const asked = useAnswer(request && (() => client.dryRun(request)), [client, request])
   return request ? asked : {}
+}
+
+/** On how many pages each part of the site stands; asked where it is wanted. */
+export function usePartPlaces(wanted = true): Asked<PartPlaces> {
+  const { client } = useEditor()
+  return useAnswer(wanted ? client.partPlaces : undefined, [client, wanted])
 }

@@ -1,12 +1,11 @@
 'use client'
 
-import { useEffect, useMemo, useRef, useState } from 'react'
-import type { ReadySection } from '@/core/designs/sections'
-import type { ThemeId } from '@/core/site'
+import { useEffect, useRef, useState } from 'react'
+import type { Frame, Page } from '@/core/site'
 import { useEditorState } from '../editor'
 import { useRoving } from '../kit'
 import { boxOf, createStageWriter, StageFrame, type Box, type StageWriter } from '../stage'
-import { libraryId, libraryPage } from './library-page'
+import { libraryId } from './library-page'
 
 /** Width of a section as it is drawn, in CSS pixels of its page, and the room between two. */
 const WIDTH = 1140
@@ -18,15 +17,24 @@ const layout = `
 body { columns: ${COLUMNS}; column-gap: ${GAP}px; background: transparent; }
 .section { break-inside: avoid; margin-block-end: ${GAP + 40}px; }`
 
-interface LiveSectionsProps {
-  readonly sections: readonly ReadySection[]
-  readonly theme: ThemeId
-  readonly pictures: readonly string[]
-  readonly onChoose: (section: ReadySection) => void
+/** A section to choose: what it is called, and what else is to be said of it. */
+export interface ToChoose {
+  readonly id: string
+  readonly name: string
+  readonly told?: string
 }
 
-/** Sections of ours, live in the colours, type and shapes of the site, to choose one of. */
-export function LiveSections({ sections, theme, pictures, onChoose }: LiveSectionsProps) {
+interface LiveSectionsProps {
+  /** Those to choose among, in the order in which the page has them. */
+  readonly sections: readonly ToChoose[]
+  readonly page: Page
+  /** The parts of the site that the page may place. */
+  readonly parts: Frame['body']
+  readonly onChoose: (index: number) => void
+}
+
+/** Sections live in the colours, type and shapes of the site, to choose one of. */
+export function LiveSections({ sections, page, parts, onChoose }: LiveSectionsProps) {
   const docs = useEditorState((state) => state.docs)
   const siteId = useEditorState((state) => state.siteId)
   const [drawn, setDrawn] = useState<{ document: Document; writer: StageWriter }>()
@@ -34,7 +42,6 @@ export function LiveSections({ sections, theme, pictures, onChoose }: LiveSectio
   const view = useRef<HTMLDivElement>(null)
   const [width, setWidth] = useState(1100)
   const roving = useRoving()
-  const page = useMemo(() => libraryPage(sections, theme, pictures), [sections, theme, pictures])
   const scale = width / (WIDTH * COLUMNS + GAP)
 
   useEffect(() => {
@@ -46,7 +53,7 @@ export function LiveSections({ sections, theme, pictures, onChoose }: LiveSectio
   useEffect(() => {
     if (!drawn) return undefined
     const { document, writer } = drawn
-    const frame = { ...docs.frame, body: { order: [], sections: {}, elements: {} } }
+    const frame = { ...docs.frame, body: parts }
     writer.write(siteId, { ...docs, frame, pages: { [libraryId]: page } }, libraryId)
     if (!document.querySelector('[data-layer=library]')) {
       const style = document.createElement('style')
@@ -63,7 +70,7 @@ export function LiveSections({ sections, theme, pictures, onChoose }: LiveSectio
     observer.observe(document.body)
     measure()
     return () => observer.disconnect()
-  }, [drawn, docs, siteId, page])
+  }, [drawn, docs, siteId, page, parts])
 
   return (
     <div className="-mr-3 min-h-0 flex-1 overflow-y-auto rounded bg-well p-4">
@@ -86,7 +93,7 @@ export function LiveSections({ sections, theme, pictures, onChoose }: LiveSectio
                 <button
                   key={ready.id}
                   type="button"
-                  onClick={() => onChoose(ready)}
+                  onClick={() => onChoose(i)}
                   className="group absolute rounded-sm ring-1 ring-black/15 hover:ring-3 hover:ring-ink focus-visible:ring-3 focus-visible:ring-ink"
                   style={{
                     left: x * scale,
@@ -97,6 +104,7 @@ export function LiveSections({ sections, theme, pictures, onChoose }: LiveSectio
                 >
                   <span className="absolute top-full left-0 mt-1.5 text-[13px] font-semibold whitespace-nowrap group-hover:underline">
                     {ready.name}
+                    {ready.told && <span className="font-normal text-soft"> {ready.told}</span>}
                   </span>
                 </button>
               )

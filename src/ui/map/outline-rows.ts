@@ -1,7 +1,7 @@
 import { kindOf } from '@/core/elements'
 import {
   childrenOf,
-  sectionsInOrder,
+  standingOn,
   type Body,
   type DocId,
   type ElementId,
@@ -54,30 +54,20 @@ function elementRows(doc: DocId, body: Body, section: Section): OutlineRow[] {
   return rows
 }
 
-function rowsOf(doc: DocId, body: Body, isWanted: (section: Section) => boolean): OutlineRow[] {
-  return sectionsInOrder(body)
-    .filter(isWanted)
-    .flatMap((section) => [
-      {
-        doc,
-        section: section.id,
-        depth: 0,
-        label: 'Section',
-        words: section.name,
-        hidden: !!section.hidden,
-        holds: section.children.length > 0,
-      },
-      ...elementRows(doc, body, section),
-    ])
-}
-
 /** Header, sections and footer of a page with all that stands in them, hidden ones as well. */
 export function outlineOf(frame: Frame, page: Page): OutlineRow[] {
-  return [
-    ...rowsOf('frame', frame.body, ({ kind }) => kind !== 'footer'),
-    ...rowsOf(page.id, page.body, () => true),
-    ...rowsOf('frame', frame.body, ({ kind }) => kind === 'footer'),
-  ]
+  return standingOn(frame, page).flatMap(({ doc, section }) => [
+    {
+      doc,
+      section: section.id,
+      depth: 0,
+      label: doc === 'frame' && section.kind === 'band' ? 'Part' : 'Section',
+      words: section.name,
+      hidden: !!section.hidden,
+      holds: section.children.length > 0,
+    },
+    ...elementRows(doc, doc === 'frame' ? frame.body : page.body, section),
+  ])
 }
 
 /** The lines that are seen: those whose holders are all open; or, while one searches, what is found and what it stands in. */

@@ -125,8 +125,8 @@ function SectionRow({
   onOpen,
   onKey,
 }: RowProps & { readonly band?: Band }) {
-  const { doc, section, words, hidden, holds } = row
-  const isShared = doc === 'frame'
+  const { section, words, hidden, holds } = row
+  const isShared = !usePage()?.body.order.includes(section)
   const { listeners, setNodeRef, isDragging } = useDraggable({
     id: `section:${section}`,
     disabled: isShared,
@@ -161,7 +161,7 @@ function SectionRow({
           ref={setNodeRef}
           band={band}
           chosen={chosen}
-          told={band.blends ? `blends, ${band.themeName}` : band.themeName}
+          told={toldOf(row, band)}
           aria-expanded={holds ? isOpen : undefined}
           className="py-[3px]"
           onClick={onChoose}
@@ -210,4 +210,9 @@ function ElementRow({ row, chosen, isOpen, onChoose, onOpen, onKey }: RowProps) 
       </span>
     </button>
   )
+}
+
+function toldOf({ label }: OutlineRow, { blends, themeName }: Band): string {
+  if (blends) return `blends, ${themeName}`
+  return label === 'Part' ? `part, ${themeName}` : themeName
 }

@@ -7,7 +7,7 @@ import { bodyOf, childrenOf, walkSection, type SiteElement, type State } from '@
 import { useState } from 'react'
 import { useStore } from 'zustand'
 import { spotOfSelection, useEditor, useEditorState, useSpots, type Selection } from '../editor'
-import { ContentPanel, DeedBar } from '../content'
+import { ContentPanel, DeedBar, PartNote } from '../content'
 import { Swatch } from '../kit'
 import { findOverrule, stageStore } from '../stage'
 import { Chain } from './chain'
@@ -87,6 +87,7 @@ function Traced({ spot, selection, element }: TracedProps) {
         </p>
       </header>
       <DeedBar selection={selection} />
+      <PartNote selection={selection} section={spot.section} />
       {element && <ContentPanel doc={selection.doc} element={element} />}
       {!element && <SectionTheme spot={spot} />}
       {facets.length > 0 && (
