@@ -1,14 +1,12 @@
 import { expect, test, type Page } from '@playwright/test'
-import { clickOnStage, isSaved, openPaint, stageFrame, undo } from './editor'
+import { boxOnStage, clickOnStage, isSaved, openPaint, stageFrame, undo } from './editor'
 import { wordProcessorPastes } from './word-processor-pastes'
 
 const words = (page: Page) => stageFrame(page).locator('[contenteditable=true]')
 
 /** Double clicks something on the stage, through the layer that lies above it. */
 async function write(page: Page, selector: string): Promise<void> {
-  const target = stageFrame(page).locator(selector).first()
-  await target.scrollIntoViewIfNeeded()
-  const box = (await target.boundingBox())!
+  const box = await boxOnStage(page, selector)
   await page.mouse.dblclick(
     box.x + Math.min(40, box.width / 2),
     box.y + Math.min(14, box.height / 2),

@@ -41,12 +41,21 @@ export function computedOnStage(page: Page, selector: string, property: string):
     .evaluate((node, name) => getComputedStyle(node).getPropertyValue(name), property)
 }
 
+/** Where something of the stage is in view; it may be drawn anew while one looks for it. */
+export async function boxOnStage(page: Page, selector: string) {
+  const target = stageFrame(page).locator(selector).first()
+  let box: Awaited<ReturnType<typeof target.boundingBox>> = null
+  await expect(async () => {
+    await target.scrollIntoViewIfNeeded({ timeout: 2_000 })
+    box = await target.boundingBox({ timeout: 2_000 })
+    expect(box).not.toBeNull()
+  }).toPass()
+  return box!
+}
+
 /** Clicks an element of the stage through the layer that lies above it. */
 export async function clickOnStage(page: Page, selector: string): Promise<void> {
-  const target = stageFrame(page).locator(selector).first()
-  await target.scrollIntoViewIfNeeded()
-  const box = await target.boundingBox()
-  if (!box) throw new Error(`nothing to click: ${selector}`)
+  const box = await boxOnStage(page, selector)
   await page.mouse.click(box.x + Math.min(12, box.width / 2), box.y + box.height / 2)
 }
 

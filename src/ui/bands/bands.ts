@@ -5,7 +5,6 @@ import {
   type DocId,
   type Frame,
   type Section,
-  type SectionId,
   type ThemeId,
 } from '@/core/site'
 import { bandEntry, type BandEntry } from '@/core/uses'

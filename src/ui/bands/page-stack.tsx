@@ -16,11 +16,11 @@ interface PageStackProps {
 export const PageStack = memo(function PageStack(props: PageStackProps) {
   const { siteId, frame, page, band, shared } = props
   return bandsOnPage(siteId, frame, page)
-    .filter(({ doc }) => doc !== 'frame' || shared)
-    .map(({ doc, section, background }) => (
+    .filter(({ kind }) => kind === 'band' || shared)
+    .map(({ doc, section, kind, background }) => (
       <span
         key={`${doc}/${section}`}
-        className={`block ${doc === 'frame' ? shared : band}`}
+        className={`block ${kind === 'band' ? band : shared}`}
         style={{ background }}
       />
     ))

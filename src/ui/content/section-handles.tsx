@@ -5,7 +5,7 @@ import { GripVertical, Plus } from 'lucide-react'
 import { useMemo } from 'react'
 import { useStore } from 'zustand'
 import type { SectionId } from '@/core/site'
-import { useEditor, useEditorState, useSpots } from '../editor'
+import { useEditor, useSpots } from '../editor'
 import { boxOf, selectedNode, stageStore, type Box } from '../stage'
 
 /** Beside the page, left of each of its sections: a grip to move it, and between two a way to add one. */

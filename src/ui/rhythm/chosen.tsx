@@ -53,7 +53,7 @@ export function Chosen({ picked, onGive, onChoose }: ChosenProps) {
         <h2 className="text-[15px] font-bold">Rhythm of the site</h2>
         <p className="text-soft">
           Click a section to give it a theme; with Ctrl or Shift, several. Arrow keys walk, Shift
-          chooses on the way. Header and footer stand on every page.
+          chooses on the way. Header, footer and parts are one wherever they stand.
         </p>
       </>
     )

@@ -145,16 +145,16 @@ function Page({ index, tabAt, onPlace, at, chosen, proposed, onChoose }: PagePro
       <div className="rounded-md shadow-sm">
         {bands.map((band, j) => {
           const key = sectionKey(band)
-          const isShared = band.doc === 'frame'
+          const isEnd = band.kind !== 'band'
           const told = proposed.has(key) ? `→ ${band.themeName}` : band.themeName
           return (
             <BandButton
               key={key}
               band={band}
               chosen={chosen.has(key)}
-              told={isShared ? undefined : told}
+              told={isEnd ? undefined : told}
               aria-label={`${band.name} of ${title}: ${band.blends ? 'blends' : told}`}
-              className={`first:rounded-t-md last:rounded-b-md ${isShared ? 'h-8' : 'h-14'}`}
+              className={`first:rounded-t-md last:rounded-b-md ${isEnd ? 'h-8' : 'h-14'}`}
               data-place={`${index}/${j}`}
               tabIndex={tabAt[0] === index && tabAt[1] === j ? 0 : -1}
               onFocus={() => onPlace([index, j])}

@@ -38,8 +38,8 @@ export function slotTarget(
   const view = overlay.closest('[data-testid=stage-scroll]')!.getBoundingClientRect()
   if (x < view.left || x > view.right || y < view.top || y > view.bottom) return undefined
   const scale = Number(overlay.dataset.stageScale)
-  const { docs, pageId } = editor.store.getState()
-  return hitTest(stage.document, docs, pageId, (x - bounds.left) / scale, (y - bounds.top) / scale)
+  const { docs } = editor.store.getState()
+  return hitTest(stage.document, docs, (x - bounds.left) / scale, (y - bounds.top) / scale)
     ?.selection
 }
 

@@ -1,5 +1,5 @@
 import { facetsOf } from '@/core/resolve'
-import { bodyOf, type ElementId, type PageId, type SectionId, type SiteDocs } from '@/core/site'
+import { bodyOf, type ElementId, type SectionId, type SiteDocs } from '@/core/site'
 import type { Selection } from '../editor'
 import { docOfSection } from './stage-document'
 
@@ -7,14 +7,13 @@ import { docOfSection } from './stage-document'
 export function hitTest(
   stage: Document,
   docs: SiteDocs,
-  pageId: PageId,
   x: number,
   y: number,
 ): { readonly selection: Selection; readonly target: Element } | undefined {
   const target = stage.elementFromPoint(x, y)
   const section = target?.closest('[data-section]')
   if (!target || !section) return undefined
-  const doc = docOfSection(pageId, section)
+  const doc = docOfSection(section)
   const base = { doc, section: section.getAttribute('data-section') as SectionId }
   const holder = target.closest('[data-el]')
   if (!holder) return { selection: { ...base, facet: 'fill' }, target: section }
@@ -35,9 +34,7 @@ export function selectedNode(stage: Document, selection: Selection): HTMLElement
   const sections = stage.querySelectorAll<HTMLElement>(
     `[data-section="${CSS.escape(selection.section)}"]`,
   )
-  const section = [...sections].find(
-    (node) => (node.tagName === 'SECTION') === (selection.doc !== 'frame'),
-  )
+  const section = [...sections].find((node) => docOfSection(node) === selection.doc)
   if (!section) return null
   if (!selection.element) return section
   return section.querySelector<HTMLElement>(`[data-el="${CSS.escape(selection.element)}"]`)

@@ -16,6 +16,9 @@ import type { DocId, PageId, SiteDocs, SlotId } from '@/core/site'
 const pointed = 'data-pointed'
 const withPointed = (css: string) => css.replaceAll(/:hover\b/g, `[${pointed}]`)
 
+/** Says of a section which document it comes from. */
+const fromDoc = 'data-doc'
+
 /** Colours change at once on the stage: while one is dragged, and while one is read. */
 const still = '*, ::before, ::after { transition: none !important; }'
 
@@ -44,10 +47,12 @@ export function createStageWriter(stage: Document) {
     if (style.textContent !== css) style.textContent = css
   }
 
-  function nodeOf(html: string): Element {
+  function nodeOf({ doc, html }: WrittenSection): Element {
     const template = stage.createElement('template')
     template.innerHTML = html
-    return template.content.firstElementChild!
+    const node = template.content.firstElementChild!
+    node.setAttribute(fromDoc, doc)
+    return node
   }
 
   /** The part of the page that is its own, between what all pages share. */
@@ -65,12 +70,13 @@ export function createStageWriter(stage: Document) {
     before: Map<string, Written>,
   ): void {
     let next = from
-    for (const { doc, id, html } of sections) {
+    for (const section of sections) {
+      const { doc, id, html } = section
       const key = `${doc}/${id}`
       const known = before.get(key)
       before.delete(key)
       const stays = known && (known.html === html || known.node === held)
-      const node = stays ? known.node : nodeOf(html)
+      const node = stays ? known.node : nodeOf(section)
       if (known && !stays) {
         if (known.node === next) next = next.nextElementSibling
         known.node.remove()
@@ -157,10 +163,8 @@ export function unpaintSlot(stage: Document, slot: SlotId): void {
   }
 }
 
-/** Header and footer come from the frame, bands from the page. */
-export function docOfSection(pageId: PageId, section: Element): DocId {
-  return section.tagName === 'SECTION' ? pageId : 'frame'
-}
+/** Whether a section comes from the page, or is a part of the site: of the frame. */
+export const docOfSection = (section: Element): DocId => section.getAttribute(fromDoc) as DocId
 
 /** Marks an element and all around it as pointed at, and nothing else. */
 export function markPointed(stage: Document, target: Element | null): void {

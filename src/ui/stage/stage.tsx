@@ -106,12 +106,12 @@ export function Stage({ onKey, children }: StageProps) {
 
   const hit = (event: PointerEvent<HTMLDivElement>) => {
     const { stage } = stageStore.getState()
-    const { docs, pageId } = editor.store.getState()
+    const { docs } = editor.store.getState()
     if (!stage) return undefined
     const bounds = event.currentTarget.getBoundingClientRect()
     const [x, y] = [(event.clientX - bounds.left) / scale, (event.clientY - bounds.top) / scale]
     markPointed(stage.document, stage.document.elementFromPoint(x, y))
-    return hitTest(stage.document, docs, pageId, x, y)
+    return hitTest(stage.document, docs, x, y)
   }
   const point = (event: PointerEvent<HTMLDivElement>) => {
     const found = hit(event)
@@ -123,7 +123,7 @@ export function Stage({ onKey, children }: StageProps) {
     if (!stage || isWriting) return
     const bounds = event.currentTarget.getBoundingClientRect()
     const [x, y] = [(event.clientX - bounds.left) / scale, (event.clientY - bounds.top) / scale]
-    const words = wordsAt(stage.document, editor.store.getState().pageId, x, y)
+    const words = wordsAt(stage.document, x, y)
     if (words) editor.show({ words })
   }
   const walk = (event: KeyboardEvent) => {

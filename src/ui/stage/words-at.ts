@@ -1,5 +1,5 @@
 import type { ContentPath } from '@/core/edit'
-import type { ElementId, PageId, SectionId } from '@/core/site'
+import type { ElementId, SectionId } from '@/core/site'
 import type { Selection, WordsPlace } from '../editor'
 import { selectedNode } from './hit-test'
 import { docOfSection } from './stage-document'
@@ -11,12 +11,12 @@ export const pathOfWords = (node: Element): ContentPath =>
     .map((key) => (/^\d+$/.test(key) ? Number(key) : key))
 
 /** Which words a tag of the page holds. */
-export function placeOfWords(pageId: PageId, node: Element): WordsPlace | undefined {
+export function placeOfWords(node: Element): WordsPlace | undefined {
   const element = node.closest('[data-el]')
   const section = node.closest('[data-section]')
   if (!element || !section) return undefined
   return {
-    doc: docOfSection(pageId, section),
+    doc: docOfSection(section),
     section: section.getAttribute('data-section') as SectionId,
     element: element.getAttribute('data-el') as ElementId,
     at: pathOfWords(node),
@@ -24,14 +24,9 @@ export function placeOfWords(pageId: PageId, node: Element): WordsPlace | undefi
 }
 
 /** The words at a point of the stage, in CSS pixels of the page. */
-export function wordsAt(
-  stage: Document,
-  pageId: PageId,
-  x: number,
-  y: number,
-): WordsPlace | undefined {
+export function wordsAt(stage: Document, x: number, y: number): WordsPlace | undefined {
   const node = stage.elementFromPoint(x, y)?.closest('[data-words]')
-  const place = node && placeOfWords(pageId, node)
+  const place = node && placeOfWords(node)
   return place ? { ...place, caret: { left: x, top: y } } : undefined
 }
 

@@ -112,7 +112,7 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
     if (!held) return
     const bounds = event.currentTarget.getBoundingClientRect()
     const [x, y] = [(event.clientX - bounds.left) / scale, (event.clientY - bounds.top) / scale]
-    const found = hitTest(held.document, docs, specimenId, x, y)?.selection
+    const found = hitTest(held.document, docs, x, y)?.selection
     const cell = found && cellOfSelection(docs, state, found)
     if (!cell) return
     choose(cell)

@@ -54,8 +54,8 @@ function Writing({ place, scale }: { readonly place: WordsPlace; readonly scale:
     const away = (event: PointerEvent) => {
       if (opened.node.contains(event.target as Node)) return
       event.preventDefault()
-      const { docs, pageId } = editor.store.getState()
-      const hit = hitTest(stage.document, docs, pageId, event.clientX, event.clientY)
+      const { docs } = editor.store.getState()
+      const hit = hitTest(stage.document, docs, event.clientX, event.clientY)
       editor.show({ words: undefined, selection: hit?.selection })
     }
     const nowhere = (event: Event) => event.preventDefault()

@@ -38,7 +38,7 @@ function goTo(editor: Editor, words: WordsPlace): void {
 function goBeside(editor: Editor, stage: StageAccess, node: HTMLElement, by: number): void {
   const all = [...stage.document.querySelectorAll<HTMLElement>('[data-words]')]
   const next = all[all.indexOf(node) + by]
-  const words = next && placeOfWords(editor.store.getState().pageId, next)
+  const words = next && placeOfWords(next)
   if (words) goTo(editor, words)
 }
 
