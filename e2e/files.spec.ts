@@ -50,7 +50,26 @@ test('a picture is taken from a file, cleaned, shown, described; what is none is
   await choice.getByRole('button', { name: 'One large leaf' }).click()
   await expect(shown).toHaveAttribute('alt', 'One large leaf')
   await isSaved(page)
-  for (let i = 0; i < 5; i += 1) await undo(page)
+
+  // What of it stays in sight, by keys; another file in its place, wherever it stands.
+  const focus = page.getByRole('button', { name: /^Point that stays in sight/ })
+  await focus.focus()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowDown')
+  await expect(shown).toHaveAttribute('style', /object-position: 55% 55%/)
+  const before = await shown.getAttribute('src')
+  await page
+    .locator('label', { hasText: 'Exchange it everywhere' })
+    .locator('input')
+    .setInputFiles(file('whole.jpg', photo))
+  await expect(page.getByText('Does “One large leaf” still say what it shows?')).toBeVisible()
+  await expect(shown).toHaveAttribute('width', '900')
+  expect(await shown.getAttribute('src')).not.toBe(before)
+  await expect
+    .poll(() => shown.evaluate((node) => (node as HTMLImageElement).naturalWidth))
+    .toBe(900)
+  await isSaved(page)
+  for (let i = 0; i < 8; i += 1) await undo(page)
   await expect(shown).toHaveAttribute('alt', /marbled paper/)
 })
 

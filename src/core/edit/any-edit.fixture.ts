@@ -215,6 +215,16 @@ const madeFromSite: Readonly<Partial<Record<EditTypeName, (docs: SiteDocs) => un
     type: 'addPicture',
     picture: { ...Object.values(pictures)[0]!, id: 'extra', fileName: 'extra.jpg' },
   }),
+  exchangePicture: ({ pictures }) => ({
+    type: 'exchangePicture',
+    picture: Object.keys(pictures)[0]!,
+    file: 'b'.repeat(64),
+    fileName: 'exchanged.png',
+    mediaType: 'image/png',
+    width: 900,
+    height: 600,
+    alt: 'Another',
+  }),
   addFont: ({ fonts }) => ({
     type: 'addFont',
     font: { ...(Object.values(fonts)[0] ?? aFont), id: 'extra', fileName: 'extra.woff2' },

@@ -10,6 +10,13 @@ import {
   removeElement,
   wrapElement,
 } from './element-edits'
+import {
+  addPicture,
+  describePicture,
+  exchangePicture,
+  focusPicture,
+  removePicture,
+} from './picture-edits'
 import { keepPart, loosenPart, placePart, removePart } from './part-edits'
 import {
   addSlot,
@@ -21,17 +28,7 @@ import {
   setSlot,
   setStep,
 } from './palette-edits'
-import {
-  addFont,
-  addPage,
-  addPicture,
-  describePicture,
-  movePage,
-  removeFont,
-  removePage,
-  removePicture,
-  setPage,
-} from './record-edits'
+import { addFont, addPage, movePage, removeFont, removePage, setPage } from './record-edits'
 import { setBlend, setSectionTheme, setSectionThemes } from './section-edits'
 import { renameSite, setCustomCss } from './site-edits'
 import { dropStudy, keepStudy, setSlots } from './study-edits'
@@ -85,6 +82,8 @@ export const editKinds = {
   removePage,
   addPicture,
   describePicture,
+  focusPicture,
+  exchangePicture,
   removePicture,
   addFont,
   removeFont,

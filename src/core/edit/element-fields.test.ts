@@ -91,6 +91,8 @@ test.each(withFresh)(
         root: { class: 'root', 'data-el': 'an-id' },
         children: '',
         asset: () => undefined,
+        room: 1080,
+        isFirst: true,
         link: (href) => href,
         isCurrent: () => false,
         isEdited: true,

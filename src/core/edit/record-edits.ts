@@ -7,8 +7,6 @@ import {
   pageId,
   pagePath,
   pageSchema,
-  pictureId,
-  pictureSchema,
   plainText,
   typedName,
 } from '../site'
@@ -99,60 +97,6 @@ export const removePage = defineEdit<z.infer<typeof removePageCommand>>({
     delete pages[id]
   },
   describe: ({ page }, docs) => `Page ${docs.pages[page]?.title ?? page} removed`,
-})
-
-const addPictureCommand = z.strictObject({ type: z.literal('addPicture'), picture: pictureSchema })
-
-/** Adds a picture whose file lies in the file store. */
-export const addPicture = defineEdit<z.infer<typeof addPictureCommand>>({
-  type: 'addPicture',
-  schema: addPictureCommand,
-  needs: ({ picture: { id } }) => [{ kind: 'picture', id }],
-  apply({ pictures }, { picture }) {
-    if (pictures[picture.id]) return 'picture-taken'
-    const taken = Object.values(pictures).some(({ fileName }) => fileName === picture.fileName)
-    if (taken) return 'file-taken'
-    pictures[picture.id] = picture
-  },
-  describe: ({ picture }) => `Picture ${picture.fileName} added`,
-})
-
-const describePictureCommand = z.strictObject({
-  type: z.literal('describePicture'),
-  picture: pictureId,
-  alt: plainText(400),
-})
-
-/** Says in words what a picture shows. */
-export const describePicture = defineEdit<z.infer<typeof describePictureCommand>>({
-  type: 'describePicture',
-  schema: describePictureCommand,
-  needs: ({ picture: id }) => [{ kind: 'picture', id }],
-  apply({ pictures }, { picture: id, alt }) {
-    const picture = pictures[id]
-    if (!picture) return 'picture-gone'
-    picture.alt = alt
-  },
-  describe: ({ picture }, { pictures }) =>
-    `Picture ${pictures[picture]?.fileName ?? picture}: what it shows`,
-})
-
-const removePictureCommand = z.strictObject({
-  type: z.literal('removePicture'),
-  picture: pictureId,
-})
-
-/** Takes a picture away; its file is kept for as long as the history can bring it back. */
-export const removePicture = defineEdit<z.infer<typeof removePictureCommand>>({
-  type: 'removePicture',
-  schema: removePictureCommand,
-  needs: ({ picture: id }) => [{ kind: 'picture', id }],
-  apply({ pictures }, { picture: id }) {
-    if (!pictures[id]) return 'picture-gone'
-    delete pictures[id]
-  },
-  describe: ({ picture }, { pictures }) =>
-    `Picture ${pictures[picture]?.fileName ?? picture} removed`,
 })
 
 const addFontCommand = z.strictObject({ type: z.literal('addFont'), font: fontSchema })

@@ -10,7 +10,9 @@ const write = (kind: ElementKind, content: unknown) =>
   kind.html(content, {
     root: { class: 'root', 'data-el': 'an-id' },
     children: '<i>child</i>',
-    asset: (id) => ({ url: `${id}.jpg`, width: 4, height: 3, alt: 'alt' }),
+    asset: (id) => ({ url: `${id}.jpg`, width: 4, height: 3, alt: 'alt', narrower: [] }),
+    room: 1080,
+    isFirst: true,
     link: (href) => href,
     isCurrent: (href) => href.startsWith('page:'),
     isEdited: false,

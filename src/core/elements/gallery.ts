@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { defineKind } from './kind'
+import { image } from './image'
 import { escapeHtml, tag } from './markup'
 
 export const gallery = defineKind({
@@ -63,21 +64,16 @@ export const gallery = defineKind({
 .picture-gap { border: 1px dashed currentcolor; opacity: 0.35; }
 .gallery-caption { margin-top: 0.5rem; font-size: 0.875rem; }
 @media (max-width: 640px) { .gallery { --across: 2 !important; } }`,
-  html: ({ items, across }, { root, asset, words }) =>
-    tag(
+  html({ items, across }, around) {
+    const { root, asset, words } = around
+    return tag(
       'div',
       { ...root, class: `${root.class} across-${across}` },
       items
         .map(({ asset: id, caption }, i) => {
           const found = asset(id)
-          const image = found
-            ? tag('img', {
-                src: found.url,
-                alt: found.alt,
-                width: found.width,
-                height: found.height,
-                loading: 'lazy',
-              })
+          const shown = found
+            ? image(found, around, { across })
             : tag('span', { class: 'picture-gap' })
           const under = caption
             ? tag(
@@ -86,10 +82,11 @@ export const gallery = defineKind({
                 escapeHtml(caption),
               )
             : ''
-          return tag('figure', {}, image + under)
+          return tag('figure', {}, shown + under)
         })
         .join(''),
-    ),
+    )
+  },
   samples: () => [
     { content: { items: [{ asset: '', caption: 'Under a picture' }], across: 3 as const } },
   ],

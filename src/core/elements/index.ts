@@ -9,6 +9,7 @@ export {
   type Surroundings,
 } from './kind'
 export { kindIds, kindOf, kinds, type ContentOf, type KindId } from './kinds'
+export { positionOf, type ShownPicture } from './image'
 export { escapeHtml, safeHref, tag } from './markup'
 export { groundsOfRole, pairsOf, rolePairs, type RolePair } from './pairs'
 export {

@@ -1,6 +1,7 @@
 import type * as z from 'zod'
 import type { PaintedAs, RoleId } from '../roles'
 import type { Field } from './field'
+import type { ShownPicture } from './image'
 
 /** A role that depends on a word in the element's content, such as the tone of a mark. */
 export interface RoleByContent {
@@ -35,9 +36,11 @@ export interface Surroundings {
   /** Attributes of the outermost tag: class, data-el, element style. */
   readonly root: Record<string, string>
   readonly children: string
-  readonly asset: (
-    id: string,
-  ) => { url: string; width: number; height: number; alt: string } | undefined
+  readonly asset: (id: string) => ShownPicture | undefined
+  /** The width that the section has for what stands in it, in CSS pixels on a wide screen. */
+  readonly room: number
+  /** Whether it stands on the first screen of the page. */
+  readonly isFirst: boolean
   readonly link: (href: string) => string
   readonly isCurrent: (href: string) => boolean
   /** Whether it is written for those who edit it: all of it can be seen then. */

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { defineKind } from './kind'
+import { image } from './image'
 import { escapeHtml, tag } from './markup'
 
 export const picture = defineKind({
@@ -44,21 +45,16 @@ export const picture = defineKind({
 .picture { margin: 0; }
 .picture img { display: block; width: 100%; height: auto; object-fit: cover; border-radius: var(--picture-radius); }
 .picture-caption { font-size: 0.875rem; margin-top: 0.6rem; }`,
-  html: ({ asset: id, caption, ratio }, { root, asset, words: at }) => {
+  html: ({ asset: id, caption, ratio }, around) => {
+    const { root, asset, words: at } = around
     const found = asset(id)
-    const image = found
-      ? tag('img', {
-          src: found.url,
-          alt: found.alt,
-          width: found.width,
-          height: found.height,
-          style: ratio ? `aspect-ratio: ${ratio}` : undefined,
-        })
+    const shown = found
+      ? image(found, around, { ratio })
       : tag('span', { class: 'picture-gap', style: ratio ? `aspect-ratio: ${ratio}` : undefined })
     const words = caption
       ? tag('figcaption', { class: 'picture-caption', ...at('caption') }, escapeHtml(caption))
       : ''
-    return tag('figure', root, image + words)
+    return tag('figure', root, shown + words)
   },
   samples: () => [{ content: { asset: '', caption: 'Under a picture' } }],
   title: ({ caption, asset: id }) => caption ?? id,

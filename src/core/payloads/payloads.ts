@@ -28,10 +28,10 @@ export interface PageBandsEntry extends PageEntry {
   readonly bands: ReadonlyArray<Placed<BandEntry>>
 }
 
-/** A picture whose bytes are taken: what its record would say, or the picture of the site that has them already. */
+/** A picture whose bytes are taken: what its record would say, or the picture of the site that has them already, with a name that is free. */
 export type TakenPicture =
   | Pick<Picture, 'file' | 'fileName' | 'mediaType' | 'width' | 'height'>
-  | { readonly known: Picture }
+  | { readonly known: Picture; readonly fileName: string }
 
 /** Largest picture file that is taken, in bytes. */
 export const mostPictureBytes = 25_000_000

@@ -45,7 +45,7 @@ export function overrideRules(
   root: string,
   facets: readonly Facet[],
   colors: FacetColors | undefined,
-  assetUrl: (id: string) => string,
+  pictureCss: (id: string) => string,
 ): CssRule[] {
   return facets.flatMap((facet) =>
     (['rest', 'hover'] as const).flatMap((state) => {
@@ -53,7 +53,7 @@ export function overrideRules(
       if (!paint) return []
       return {
         selector: target(root, facet, state),
-        declarations: [[cssProperty(facet), paintCss(paint, assetUrl)] as const],
+        declarations: [[cssProperty(facet), paintCss(paint, pictureCss)] as const],
       }
     }),
   )

@@ -11,16 +11,16 @@ export function decisionCss(decision: ColorDecision): string {
 
 /**
  * A paint as CSS: for `background` any paint, elsewhere only plain colours make
- * sense. Where there is no palette to refer to, `colorText` writes the colours.
+ * sense. `pictureCss` writes the file of a picture and its position. Where there is no palette to refer to, `colorText` writes the colours.
  */
 export function paintCss(
   paint: Paint,
-  assetUrl: (id: string) => string,
+  pictureCss: (id: string) => string,
   colorText: (decision: ColorDecision) => string = decisionCss,
 ): string {
   if (isBound(paint) || isLoose(paint)) return colorText(paint)
   if ('picture' in paint) {
-    return `${colorText(paint.under)} url("${assetUrl(paint.picture)}") center / cover`
+    return `${colorText(paint.under)} ${pictureCss(paint.picture)} / cover`
   }
   const stops = paint.stops.map(({ at, color }) => `${colorText(color)} ${at}%`).join(', ')
   return paint.gradient === 'linear'

@@ -1,5 +1,6 @@
 import {
   canonicalJson,
+  narrowerName,
   own,
   pagesInOrder,
   picturesIn,
@@ -8,6 +9,7 @@ import {
   type Page,
   type Pictures,
   type SiteDocs,
+  widthsOf,
 } from '../site'
 import { shadesOnPages } from './palette-css'
 import { renderDocument, renderPageCss, renderSiteCss, type Whereabouts } from './render'
@@ -37,6 +39,11 @@ function whereabouts(
     pictures,
     assetUrl: (id) => `${up}assets/${own(pictures, id)?.fileName ?? id}`,
     fontUrl: (name) => `${up}fonts/${name}`,
+    narrower: (picture) =>
+      widthsOf(picture).map((width) => ({
+        width,
+        url: `${up}assets/${narrowerName(picture.fileName, width)}`,
+      })),
     link: (href) => (href.startsWith('page:') ? (file(href.slice(5)) ?? '#') : href),
     ...(frame.edition === 'switch'
       ? { twin: { edition, href: (page) => `${other}${file(page)}` } }

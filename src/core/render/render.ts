@@ -1,5 +1,14 @@
 import { withinSite } from '../css'
-import { escapeHtml, kindClass, kindOf, sectionFacets, tag, type Surroundings } from '../elements'
+import {
+  escapeHtml,
+  kindClass,
+  kindOf,
+  positionOf,
+  sectionFacets,
+  tag,
+  type ShownPicture,
+  type Surroundings,
+} from '../elements'
 import { liesOver, spotsOnPage, veilOf, type Spot } from '../resolve'
 import {
   bodyOf,
@@ -12,6 +21,7 @@ import {
   type Frame,
   type Page,
   type PageId,
+  type Picture,
   type Pictures,
   type Section,
   type SiteDocs,
@@ -28,6 +38,8 @@ export interface Whereabouts {
   readonly pictures: Pictures
   readonly assetUrl: (id: string) => string
   readonly fontUrl: (file: string) => string
+  /** A picture in narrower widths, where there are files of it. */
+  readonly narrower?: (picture: Picture) => ShownPicture['narrower']
   /** The address behind a link of the site; `page:shop` names a page by its id. */
   readonly link: (href: string) => string
   /** Whether the tags that hold words tell where in the content these lie, for those who edit them. */
@@ -36,7 +48,17 @@ export interface Whereabouts {
   readonly twin?: { readonly edition: 'light' | 'dark'; readonly href: (page: PageId) => string }
 }
 
-function writeElement(element: SiteElement, body: Body, page: PageId, where: Whereabouts): string {
+/** Where an element is written: on which page, in which section. */
+interface Around {
+  readonly body: Body
+  readonly page: PageId
+  readonly where: Whereabouts
+  readonly room: number
+  readonly isFirst: boolean
+}
+
+function writeElement(element: SiteElement, around: Around): string {
+  const { page, where, room, isFirst } = around
   const root: Record<string, string> = {
     class: [kindClass(element.kind), element.style ? `style-${element.style}` : '']
       .filter(Boolean)
@@ -45,11 +67,13 @@ function writeElement(element: SiteElement, body: Body, page: PageId, where: Whe
   }
   const surroundings: Surroundings = {
     root,
-    children: writeElements(element.children, body, page, where),
+    children: writeElements(element.children, around),
     asset: (id) => {
       const asset = own(where.pictures, id)
-      return asset && { ...asset, url: where.assetUrl(id) }
+      return asset && { ...asset, url: where.assetUrl(id), narrower: where.narrower?.(asset) ?? [] }
     },
+    room,
+    isFirst,
     link: where.link,
     isCurrent: (href) => href === `page:${page}`,
     isEdited: !!where.marksWords,
@@ -60,26 +84,22 @@ function writeElement(element: SiteElement, body: Body, page: PageId, where: Whe
   return kindOf(element.kind).html(element.content, surroundings)
 }
 
-function writeElements(
-  ids: readonly ElementId[] | undefined,
-  body: Body,
-  page: PageId,
-  where: Whereabouts,
-): string {
-  return childrenOf(body, ids)
-    .map((element) => writeElement(element, body, page, where))
+const writeElements = (ids: readonly ElementId[] | undefined, around: Around): string =>
+  childrenOf(around.body, ids)
+    .map((element) => writeElement(element, around))
     .join('')
-}
 
 const SECTION_TAG = { header: 'header', band: 'section', footer: 'footer' } as const
 
-function writeSection(spot: Spot, page: PageId, where: Whereabouts): string {
+function writeSection(spot: Spot, page: PageId, where: Whereabouts, isFirst: boolean): string {
   const { docs, doc, section, theme } = spot
   const body = bodyOf(docs, doc)!
+  const { contentWidth } = docs.frame.layout
+  const room = section.layout === 'split' ? contentWidth / 2 : contentWidth
   const inner = tag(
     'div',
     { class: `inner ${section.layout}${section.centered ? ' center' : ''}` },
-    writeElements(section.children, body, page, where),
+    writeElements(section.children, { body, page, where, room, isFirst }),
   )
   const hasSwitch = section.kind === 'footer' && docs.frame.edition === 'switch'
   const kind = section.kind === 'band' ? '' : ` ${section.kind}${liesOver(spot) ? ' over' : ''}`
@@ -117,13 +137,21 @@ export interface WrittenSection {
 
 /** The sections of a page as HTML, top to bottom. */
 export function renderSections(docs: SiteDocs, page: PageId, where: Whereabouts): WrittenSection[] {
-  return spotsOnPage(docs, page).map((spot) => ({
+  const spots = spotsOnPage(docs, page)
+  const first = spots.findIndex(({ section }) => section.kind === 'band')
+  return spots.map((spot, i) => ({
     doc: spot.doc,
     id: spot.section.id,
     kind: spot.section.kind,
-    html: writeSection(spot, page, where),
+    html: writeSection(spot, page, where, i <= first),
   }))
 }
+
+/** A picture as a ground: its file, and where it lies. */
+const pictureCss =
+  ({ pictures, assetUrl }: Whereabouts) =>
+  (id: string): string =>
+    `url("${assetUrl(id)}") ${positionOf(own(pictures, id)?.focus)}`
 
 function bodyRules(body: Body, where: Whereabouts): CssRule[] {
   return Object.values(body.elements)
@@ -133,7 +161,7 @@ function bodyRules(body: Body, where: Whereabouts): CssRule[] {
         `[data-el="${element.id}"]`,
         kindOf(element.kind).facets,
         element.colors,
-        where.assetUrl,
+        pictureCss(where),
       ),
     )
 }
@@ -151,7 +179,7 @@ function styleRules(frame: Frame, where: Whereabouts): CssRule[] {
       const names = children(style.id).map(({ id }) => `.style-${id}`)
       const root = names.length === 1 ? names[0]! : `:is(${names.join(', ')})`
       const { facets } = kindOf(style.kind as Parameters<typeof kindOf>[0])
-      return overrideRules(root, facets, style.colors, where.assetUrl)
+      return overrideRules(root, facets, style.colors, pictureCss(where))
     })
 }
 
@@ -178,7 +206,7 @@ function sectionRules(docs: SiteDocs, page: PageId, where: Whereabouts): CssRule
       return { selector, declarations: [['background', ground] as const] }
     }
     const colors = ownFill && { fill: { rest: ownFill } }
-    return overrideRules(selector, sectionFacets, colors, where.assetUrl)
+    return overrideRules(selector, sectionFacets, colors, pictureCss(where))
   })
 }
 
@@ -235,14 +263,20 @@ export const framedPolicy = `${pagePolicy}; frame-ancestors 'self'; sandbox allo
 /** Where things lie for a page that the editor shows: links lead nowhere, all else lies where its server keeps it. */
 export const inEditor = (siteId: string, pictures: Pictures): Whereabouts => ({
   pictures,
-  assetUrl: pictureAddress(siteId),
+  assetUrl: (id) => pictureAddress(siteId)(id, own(pictures, id)?.file),
   fontUrl: (file) => `/fonts/${file}`,
   link: () => '#',
   marksWords: true,
 })
 
-/** Where the editor's server keeps a picture of a site. */
-export const pictureAddress = (siteId: string) => (id: string) => `/files/${siteId}/${id}`
+/**
+ * Where the editor's server keeps a picture of a site. With the hash of its file it is another
+ * address as soon as the file is another one, and answers before the site itself knows of it.
+ */
+export const pictureAddress =
+  (siteId: string) =>
+  (id: string, file?: string): string =>
+    `/files/${siteId}/${id}${file ? `?file=${file}` : ''}`
 
 /** What could end a stylesheet inside of a page is written otherwise; CSS reads it the same. */
 const withinStyle = (css: string) => css.replaceAll('</', '<\\/')

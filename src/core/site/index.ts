@@ -78,6 +78,9 @@ export {
 export {
   fileHash,
   fileName,
+  narrowerName,
+  widthsOf,
+  type Focus,
   pictureSchema,
   pictureVersion,
   type Picture,

@@ -21,9 +21,30 @@ export const pictureSchema = z.strictObject({
   width: z.number().int().min(1).max(30_000),
   height: z.number().int().min(1).max(30_000),
   alt: plainText(400),
+  /** The point that stays in sight where it is cut, in hundredths of its width and height; the middle where absent. */
+  focus: z
+    .strictObject({ x: z.number().min(0).max(100), y: z.number().min(0).max(100) })
+    .optional(),
 })
 
 export type Picture = z.infer<typeof pictureSchema>
 export type Pictures = Readonly<Record<string, Picture>>
 
 export const pictureSteps: Readonly<Record<number, UpgradeStep>> = {}
+
+export type Focus = NonNullable<Picture['focus']>
+
+/** Widths in pixels in which published sites have a picture beside its own. */
+const narrowerWidths = [480, 960, 1600] as const
+
+/** The narrower widths that are worth a file of their own; none of a vector, which is sharp in every one. */
+export function widthsOf({ mediaType, width }: Pick<Picture, 'mediaType' | 'width'>): number[] {
+  if (mediaType === 'image/svg+xml') return []
+  return narrowerWidths.filter((narrow) => narrow <= width * 0.8)
+}
+
+/** The name of the file of a picture in a narrower width: `shop.480.jpg`. */
+export const narrowerName = (fileName: string, width: number): string =>
+  /\.[^.]+$/.test(fileName)
+    ? fileName.replace(/\.([^.]+)$/, `.${width}.$1`)
+    : `${fileName}.${width}`

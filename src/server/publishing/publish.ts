@@ -31,20 +31,16 @@ import {
   type RecordState,
 } from '../records'
 import { fileStore } from '../storage'
+import { pictureFiles } from './picture-files'
 import { publicationEntry } from './publication'
+import type { SiteFile } from './site-file'
+import { pagesOfChangedPictures } from './changed-pictures'
 
 /** Raised when the renderer writes otherwise than before: every page is then written anew. */
-const rendererVersion = 2
+const rendererVersion = 3
 
 /** Where the fonts that ship with us lie. */
 const fontFolder = () => path.join(process.cwd(), 'public', 'fonts')
-
-/** One file of a published site; `source` stands for all that it was written from. */
-interface SiteFile {
-  readonly name: string
-  readonly hash: string
-  readonly source: string | null
-}
 
 /** Pages that are in memory at the same time. */
 const AT_ONCE = 40
@@ -57,6 +53,8 @@ interface Source {
   readonly paths: PagePaths
   readonly shades: readonly ColorDecision[]
   readonly pages: readonly RecordState[]
+  /** Pages with a picture of which something is otherwise than when they were published. */
+  readonly outdated: ReadonlySet<string>
   readonly before: ReadonlyMap<string, SiteFile>
 }
 
@@ -96,6 +94,7 @@ async function sourceOf(
     paths: Object.fromEntries(listed.map(({ id, path: own }) => [id, own])),
     shades: await shadesOf(siteId, transaction),
     pages,
+    outdated: await pagesOfChangedPictures(siteId, states, transaction),
     before: new Map(before.map((file) => [file.name, file])),
   }
 }
@@ -129,14 +128,6 @@ async function fontFiles({ type }: Frame): Promise<Map<string, Uint8Array>> {
   return files
 }
 
-/** Pictures lie in the file store already, under the hash that their record has. */
-const pictureFiles = (pictures: Pictures): SiteFile[] =>
-  Object.values(pictures).map(({ fileName, file }) => ({
-    name: `assets/${fileName}`,
-    hash: file,
-    source: null,
-  }))
-
 /** The files of each page that were written from the same before: they need not be written again. */
 function filesBySource(before: ReadonlyMap<string, SiteFile>) {
   const bySource = new Map<string, SiteFile[]>()
@@ -162,13 +153,15 @@ async function writeFiles(
   const shared = sharedFiles(frame, source.shades, pictures, paths)
   const first = await putFiles(shared, null, before)
   const fonts = await putFiles(await fontFiles(frame), null, before)
-  const files = [...first.put, ...fonts.put, ...pictureFiles(pictures)]
-  let written = first.written + fonts.written
+  const shown = await pictureFiles(pictures, before, watch)
+  if (!shown) return undefined
+  const files = [...first.put, ...fonts.put, ...shown.files]
+  let written = first.written + fonts.written + shown.written
   const face = hashOf(`${rendererVersion} ${pageFace(frame, pictures, paths)}`)
   const kept = filesBySource(before)
   const sourceOfPage = ({ hash }: RecordState) => `${face.slice(0, 32)} ${hash.slice(0, 32)}`
   const fresh = source.pages.filter((page) => {
-    const known = kept.get(sourceOfPage(page))
+    const known = source.outdated.has(page.id) ? undefined : kept.get(sourceOfPage(page))
     if (known) files.push(...known)
     return !known
   })

@@ -1,6 +1,7 @@
 import type { Transaction } from 'sequelize'
 import { done, type Result } from '@/core/payloads'
 import {
+  fileHash,
   picturesIn,
   textFault,
   type Frame,
@@ -12,9 +13,10 @@ import { siteFor, type Actor } from '../access'
 import { select } from '../database/sets'
 import { loadRecords, loadStates, type RecordState } from '../records'
 import { fileStore } from '../storage'
+import { mediaTypeOf } from './ready-picture'
 
 export interface PictureFile {
-  readonly details: Picture
+  readonly details: Pick<Picture, 'mediaType'>
   readonly data: Uint8Array
 }
 
@@ -77,11 +79,21 @@ export async function readPicture(
   actor: Actor,
   siteId: string,
   id: string,
+  file?: string | null,
 ): Promise<PictureFile | undefined> {
   const found = await siteFor(actor, 'read', siteId)
   if (!found.ok || textFault(id)) return undefined
+  if (file) return pictureOfFile(file)
   const [loaded] = await loadRecords(siteId, [{ kind: 'picture', id }])
   const details = loaded?.record as Picture | undefined
   const data = details && (await fileStore().get(details.file))
   return details && data ? { details, data } : undefined
+}
+
+/** A file that was taken as a picture, by its hash: the edit that puts it on the site may be on its way. */
+async function pictureOfFile(file: string): Promise<PictureFile | undefined> {
+  if (!fileHash.safeParse(file).success) return undefined
+  const data = await fileStore().get(file)
+  const mediaType = data && (await mediaTypeOf(data))
+  return data && mediaType ? { details: { mediaType }, data } : undefined
 }

@@ -49,7 +49,8 @@ export async function takePicture(
   const file = hashOf(data)
   await fileStore().put(file, data)
   const known = await sameBytes(siteId, file)
-  if (known) return done({ known })
   const name = await freeName(siteId, given, ending)
-  return done({ file, fileName: name, mediaType, width, height })
+  return done(
+    known ? { known, fileName: name } : { file, fileName: name, mediaType, width, height },
+  )
 }

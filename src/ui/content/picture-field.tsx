@@ -9,7 +9,8 @@ import { Button, FileButton, Popover, TextField } from '../kit'
 import { editProblemWords, problemWords } from '../words'
 import type { FieldProps } from './field-props'
 import { DrawnPictures } from './drawn-pictures'
-import { takeFile } from './take-file'
+import { FocusPoint } from './focus-point'
+import { exchangeFile, takeFile } from './take-file'
 
 /** A picture of the site: chosen among those that are there, or taken from a file; with what it shows in words. */
 export function PictureField({ field, at, content, onWrite }: FieldProps<'picture'>) {
@@ -35,7 +36,7 @@ export function PictureField({ field, at, content, onWrite }: FieldProps<'pictur
           >
             {picture ? (
               <img
-                src={pictureAddress(siteId)(picture.id)}
+                src={pictureAddress(siteId)(picture.id, picture.file)}
                 alt=""
                 className="size-10 shrink-0 rounded-sm bg-well object-cover"
               />
@@ -75,9 +76,52 @@ export function PictureField({ field, at, content, onWrite }: FieldProps<'pictur
       {picture && !picture.alt && (
         <p className="text-xs font-semibold">! Nobody who listens to the page learns of it yet.</p>
       )}
+      {picture && <Everywhere picture={picture} />}
     </div>
   )
 }
+
+/** What is set of a picture for all places where it stands: what of it stays in sight, and its file. */
+function Everywhere({ picture }: { readonly picture: Picture }) {
+  const editor = useEditor()
+  const [words, setWords] = useState<string>()
+  const exchange = async (file: File) => {
+    setWords('Taking it …')
+    const failed = await exchangeFile(editor, picture, file)
+    if (failed) return setWords(`× ${failed}`)
+    setWords(
+      picture.alt
+        ? `Exchanged wherever it stands. Does “${picture.alt}” still say what it shows?`
+        : 'Exchanged wherever it stands.',
+    )
+  }
+  return (
+    <>
+      <FocusPoint
+        picture={picture}
+        onFocus={(focus) => {
+          const problem = editor.dispatch({
+            type: 'focusPicture',
+            picture: picture.id,
+            ...(focus ? { focus } : {}),
+          })
+          setWords(problem && `× Not kept: ${editProblemWords[problem]}.`)
+        }}
+      />
+      <FileButton accept={pictureTypes} onTake={(file) => void exchange(file)}>
+        <span className="font-semibold">Exchange it everywhere</span>
+        <span className="text-xs text-soft">by another file</span>
+      </FileButton>
+      {words && (
+        <p role="status" className="text-xs font-semibold">
+          {words}
+        </p>
+      )}
+    </>
+  )
+}
+
+const pictureTypes = 'image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml'
 
 interface PictureChoiceProps {
   readonly chosen: string
@@ -128,10 +172,7 @@ function PictureChoice({ chosen, mayGo, onChoose }: PictureChoiceProps) {
         if (file) void take(file)
       }}
     >
-      <FileButton
-        accept="image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml"
-        onTake={(file) => void take(file)}
-      >
+      <FileButton accept={pictureTypes} onTake={(file) => void take(file)}>
         <span className="font-semibold">Take one from a file</span>
         <span className="text-xs text-soft">or drop it here, or paste it</span>
       </FileButton>
@@ -156,7 +197,7 @@ function PictureChoice({ chosen, mayGo, onChoose }: PictureChoiceProps) {
                 className="block aspect-square w-full overflow-hidden rounded-sm bg-well aria-pressed:outline-3 aria-pressed:-outline-offset-3 aria-pressed:outline-strong"
               >
                 <img
-                  src={pictureAddress(siteId)(picture.id)}
+                  src={pictureAddress(siteId)(picture.id, picture.file)}
                   alt=""
                   loading="lazy"
                   className="size-full object-cover"

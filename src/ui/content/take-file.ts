@@ -1,4 +1,4 @@
-import { mostPictureBytes } from '@/core/payloads'
+import { mostPictureBytes, type TakenPicture } from '@/core/payloads'
 import { pictureId, pictureVersion, type Picture } from '@/core/site'
 import type { Editor } from '../editor'
 import { newId } from '../new-id'
@@ -9,21 +9,46 @@ type Taken =
 
 const failed = (words: string): Taken => ({ ok: false, words })
 
-/** Takes a picture file into the site: its bytes go to the server, the picture itself is added by an edit. */
-export async function takeFile(editor: Editor, file: File, alt = ''): Promise<Taken> {
+/** Brings the bytes of a picture file to the server; or says why they cannot be taken. */
+async function bring(editor: Editor, file: File): Promise<TakenPicture | string> {
   if (file.size > mostPictureBytes) {
     const size = (file.size / 1_000_000).toFixed(0)
-    return failed(`This file has ${size} MB; 25 MB are taken. Save it smaller, then try again.`)
+    return `This file has ${size} MB; 25 MB are taken. Save it smaller, then try again.`
   }
   const taken = await editor.onServer(() => editor.client.takePicture(file, file.name))
-  if (!taken.ok) return failed(problemWords(taken.problem))
-  if ('known' in taken.value) return { ok: true, picture: taken.value.known }
+  return taken.ok ? taken.value : problemWords(taken.problem)
+}
+
+/** Takes a picture file into the site: its bytes go to the server, the picture itself is added by an edit. */
+export async function takeFile(editor: Editor, file: File, alt = ''): Promise<Taken> {
+  const taken = await bring(editor, file)
+  if (typeof taken === 'string') return failed(taken)
+  if ('known' in taken) return { ok: true, picture: taken.known }
   const picture: Picture = {
     schema: pictureVersion,
     id: pictureId.parse(newId('picture')),
-    ...taken.value,
+    ...taken,
     alt,
   }
   const problem = editor.dispatch({ type: 'addPicture', picture })
   return problem ? failed(`Not added: ${editProblemWords[problem]}.`) : { ok: true, picture }
+}
+
+/** Puts a file in the place of a picture's, wherever that stands; returns why it could not, in words. */
+export async function exchangeFile(
+  editor: Editor,
+  picture: Picture,
+  given: File,
+): Promise<string | undefined> {
+  const taken = await bring(editor, given)
+  if (typeof taken === 'string') return taken
+  const { file, mediaType, width, height } = 'known' in taken ? taken.known : taken
+  if (file === picture.file) return 'That is the very file that it has.'
+  const { fileName } = taken
+  const problem = editor.dispatch({
+    type: 'exchangePicture',
+    picture: picture.id,
+    ...{ file, fileName, mediaType, width, height, alt: picture.alt },
+  })
+  return problem && `Not exchanged: ${editProblemWords[problem]}.`
 }

@@ -29,7 +29,11 @@ export function distinctFan(palette: Palette, slot: SlotId): ColorDecision[] {
 
 /** A paint as a CSS background that stands by itself, away from the site's stylesheet. */
 export function paintBackground(siteId: string, palette: Palette, paint: Paint): string {
-  return paintCss(paint, pictureAddress(siteId), (decision) => decisionHex(palette, decision))
+  return paintCss(
+    paint,
+    (id) => `url("${pictureAddress(siteId)(id)}") center`,
+    (decision) => decisionHex(palette, decision),
+  )
 }
 
 /** A theme's ground and text as hex, for drawing its name on it. */

@@ -4,17 +4,19 @@ import { orPlainPage, plainPage } from '../../../plain-page'
 type Context = { params: Promise<{ site: string; asset: string }> }
 
 /** A picture of a site. Even a vector picture that holds a script cannot run it here. */
-export async function GET(_request: Request, { params }: Context): Promise<Response> {
+export async function GET(request: Request, { params }: Context): Promise<Response> {
   const { site, asset } = await params
   return orPlainPage(async () => {
-    const file = await readPicture(localOwner, site, asset)
+    const hash = new URL(request.url).searchParams.get('file')
+    const file = await readPicture(localOwner, site, asset, hash)
     if (!file) return plainPage(404, 'No such picture', 'The site has no picture at this address.')
     return new Response(file.data as Uint8Array<ArrayBuffer>, {
       headers: {
         'content-type': file.details.mediaType,
         'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
         'x-content-type-options': 'nosniff',
-        'cache-control': 'private, max-age=300',
+        // What lies under a hash never changes.
+        'cache-control': hash ? 'private, max-age=31536000, immutable' : 'private, max-age=300',
       },
     })
   })
