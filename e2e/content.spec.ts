@@ -73,6 +73,23 @@ test('words are written where they stand, marked, linked and coloured; undo take
   await expect(stageFrame(page).locator('.paragraph.lead a.link')).toHaveCount(1)
   await expect(stageFrame(page).getByText('And a paragraph more')).toBeVisible()
 
+  // At the edge, what parts two paragraphs is taken away; the caret stays where they meet.
+  const paragraphs = stageFrame(page).locator('[data-section=opening] .paragraph')
+  const apart = await paragraphs.count()
+  await stageFrame(page).getByText('And a paragraph more').scrollIntoViewIfNeeded()
+  await clickOnStage(page, '.paragraph.lead')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('End')
+  await page.keyboard.press('Delete')
+  await expect(paragraphs).toHaveCount(apart - 1)
+  await page.keyboard.type('. ')
+  await page.keyboard.press('Escape')
+  await expect(stageFrame(page).locator('.paragraph.lead')).toContainText('. And a paragraph more')
+  await isSaved(page)
+  await undo(page)
+  await undo(page)
+  await expect(paragraphs).toHaveCount(apart)
+
   for (let i = 0; i < 12 && (await title.textContent()) !== before; i += 1) await undo(page)
   await expect(title).toHaveText(before)
   await expect(stageFrame(page).getByText('And a paragraph more')).toHaveCount(0)
@@ -195,6 +212,37 @@ test('a section is dragged to another place on the map; entries are set beside t
   await expect.poll(async () => (await order())[1]).toContain('The bench')
   await undo(page)
   await expect.poll(order).toEqual(before)
+
+  // Elements as well: before another one, into a section; by keys out of theirs and into the next.
+  await outline.getByRole('button', { name: /^Join a workshop/ }).focus()
+  await page.keyboard.press('ArrowRight')
+  await outline.getByRole('button', { name: /^The bench/ }).focus()
+  await page.keyboard.press('ArrowRight')
+  const heading = outline.getByRole('button', { name: /^Seats are few/ })
+  const bench = outline.getByRole('button', { name: /^The bench/ })
+  const drag = async (what: typeof heading, onto: typeof heading) => {
+    await what.scrollIntoViewIfNeeded()
+    const a = (await what.boundingBox())!
+    await page.mouse.move(a.x + 60, a.y + 8)
+    await page.mouse.down()
+    await page.mouse.move(a.x + 60, a.y - 4, { steps: 3 })
+    const b = (await onto.boundingBox())!
+    await page.mouse.move(b.x + 60, b.y + 8, { steps: 6 })
+    await page.mouse.up()
+  }
+  const inSection = (id: string) =>
+    stageFrame(page).locator(`[data-section="${id}"]`).getByText('Seats are few')
+  await drag(heading, bench)
+  await expect(inSection('bench')).toBeVisible()
+  await page.getByTestId('stage').focus()
+  await page.keyboard.press('Alt+ArrowDown')
+  await expect(inSection('bench')).toHaveCount(0)
+  await isSaved(page)
+  await undo(page)
+  await undo(page)
+  await expect(inSection('bench')).toHaveCount(0)
+  await expect.poll(async () => (await order()).length).toBeGreaterThan(before.length)
+  await expect(inSection('join')).toBeVisible()
 
   await clickOnStage(page, 'header .navigation')
   await page.getByRole('button', { name: 'Links, One below the other' }).click()

@@ -66,6 +66,31 @@ export const structureEdits = {
       type: 'continueWords',
       after: [paragraph('new-1'), paragraph('new-2')],
     })),
+  joinWords: (docs: SiteDocs) => {
+    const pairs = bodiesOf(docs).flatMap(({ doc, body }) =>
+      [...Object.values(body.sections), ...Object.values(body.elements)].flatMap(
+        ({ children = [] }) =>
+          children.slice(1).map((behind, i) => ({
+            doc,
+            element: body.elements[children[i]!]!,
+            behind: body.elements[behind]!,
+          })),
+      ),
+    )
+    return fc.constantFrom(...pairs).map(({ doc, element, behind }) => {
+      const [was, more] = [element, behind].map(({ content }) => (content as { runs?: [] }).runs)
+      return {
+        type: 'joinWords',
+        doc,
+        element: element.id,
+        at: ['runs'],
+        was,
+        to: [...(was ?? []), ...(more ?? [])],
+        behind: behind.id,
+        behindWas: behind.content,
+      }
+    })
+  },
   addElements: (docs: SiteDocs) =>
     anySeat(docs).map(({ doc, to }) => ({
       type: 'addElements',

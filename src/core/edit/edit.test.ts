@@ -23,7 +23,7 @@ import { checkEdit, editKinds, editSchema, type Edit } from './edits'
 const [tern] = demoSites
 const study = { id: 'plum', name: 'Plum', colors: [{ value: '#5b2a86' }] }
 const partless = siteDocs({ ...tern!.frame, studies: [study] }, tern!.pages, tern!.pictures, [font])
-const [section] = partless.pages['home' as PageId]!.body.order
+const section = partless.pages['home' as PageId]!.body.order.at(-1)
 const ids = Object.fromEntries(
   Object.keys(partless.pages['home' as PageId]!.body.elements).map((id, i) => [id, `kept-${i}`]),
 )

@@ -6,6 +6,7 @@ import { setContent } from './content-edits'
 import {
   addElements,
   continueWords,
+  joinWords,
   moveElement,
   removeElement,
   wrapElement,
@@ -68,6 +69,7 @@ export const editKinds = {
   setContent,
   addElements,
   continueWords,
+  joinWords,
   moveElement,
   removeElement,
   wrapElement,

@@ -1,4 +1,6 @@
+import { current } from 'immer'
 import * as z from 'zod'
+import { isSame, type Json } from '../changes'
 import { kindOf } from '../elements'
 import {
   docId,
@@ -137,6 +139,38 @@ export const continueWords = defineEdit<z.infer<typeof continueWordsCommand>>({
     list.splice(list.indexOf(id) + 1, 0, ...ids)
   },
   describe: ({ doc, element }, docs) => `${elementWords(docs, doc, element)} continued`,
+})
+
+const joinWordsCommand = z.strictObject({
+  type: z.literal('joinWords'),
+  ...rewording,
+  /** The element right behind, whose words come with it. */
+  behind: elementId,
+  /** What was found there. */
+  behindWas: z.unknown(),
+})
+
+/** Takes the words of the element right behind into another one; what was behind goes. */
+export const joinWords = defineEdit<z.infer<typeof joinWordsCommand>>({
+  type: 'joinWords',
+  schema: joinWordsCommand,
+  needs: ({ doc }) => pagesIn([doc]),
+  apply(draft, command) {
+    const { doc, element: id, behind, behindWas } = command
+    const body = draftBody(draft, doc)
+    if (!body) return 'page-gone'
+    const list = listAround(body, id)
+    const gone = own(body.elements, behind)
+    if (!list || !gone) return 'element-gone'
+    if (list[list.indexOf(id) + 1] !== behind) return 'text-changed'
+    if (!isSame(current(gone).content as Json, behindWas as Json)) return 'text-changed'
+    const problem = reword(body, command)
+    if (problem) return problem
+    list.splice(list.indexOf(behind), 1)
+    for (const each of idsUnder(body, [behind])) delete body.elements[each]
+  },
+  describe: ({ doc, element, behind }, docs) =>
+    `${elementWords(docs, doc, behind)} joined to ${elementWords(docs, doc, element)}`,
 })
 
 const moveElementCommand = z.strictObject({

@@ -187,6 +187,31 @@ describe('elements', () => {
     }
   })
 
+  test('are joined by their words: what stood behind goes', () => {
+    const both = done(add({ top: ['a', 'b'], elements: [words('a', 'One'), words('b', ' two')] }))
+    const join = (more: object) => ({
+      type: 'joinWords',
+      doc: home,
+      element: 'a',
+      at: ['runs'],
+      was: [{ text: 'One' }],
+      to: [{ text: 'One two' }],
+      behind: 'b',
+      behindWas: words('b', ' two').content,
+      ...more,
+    })
+    const joined = done(join({}), both)
+    expect(runsOf(joined, 'a')).toEqual([{ text: 'One two' }])
+    expect(pageOf(joined).body.elements['b' as never]).toBeUndefined()
+    // Not over words that somebody else has written meanwhile, nor over what came between.
+    const refused = (more: object, problem: string) =>
+      expect(run(join(more), both)).toEqual({ ok: false, problem })
+    refused({ was: [{ text: 'Other' }] }, 'text-changed')
+    refused({ behindWas: { runs: [] } }, 'text-changed')
+    refused({ element: 'b', behind: 'a' }, 'text-changed')
+    refused({ behind: 'gone' }, 'element-gone')
+  })
+
   test('take the place of what is put into them', () => {
     const holder = { id: 'new', kind: 'card', content: {} }
     const site = done({ type: 'wrapElement', doc: home, element: heading.id, holder })
@@ -232,6 +257,7 @@ test('a walk of 200 edits of content and colour, undone, gives the first bytes',
   const kinds: EditTypeName[] = [
     'setContent',
     'continueWords',
+    'joinWords',
     'addElements',
     'moveElement',
     'removeElement',

@@ -1,33 +1,20 @@
 import { toast } from 'sonner'
 import { copyElements, copySection } from '@/core/designs/copies'
-import type { EditProblem, Seat } from '@/core/edit'
+import type { Seat } from '@/core/edit'
 import { kindOf, type KindId } from '@/core/elements'
 import {
   bodyOf,
   elementSchema,
   own,
   type Body,
-  type ElementId,
   standingOn,
   type PageId,
   type SectionId,
 } from '@/core/site'
 import { openAndTell, type Editor, type EditorState, type Selection } from '../editor'
 import { newId } from '../new-id'
-import { editProblemWords } from '../words'
-
-export function tell(what: string, problem: EditProblem | undefined): boolean {
-  if (problem) toast.error(`${what}: ${editProblemWords[problem]}.`)
-  return !problem
-}
-
-/** Where an element stands: what holds it, and its neighbours there. */
-export function seatOf(body: Body, section: SectionId, element: ElementId) {
-  const holder = Object.values(body.elements).find(({ children }) => children?.includes(element))
-  const list = holder?.children ?? own(body.sections, section)?.children ?? []
-  const at = list.indexOf(element)
-  return { into: holder?.id, list, at }
-}
+import { moveElementTo, seatOf, stepSeat } from './seats'
+import { tell } from './tell'
 
 const heldBody = (editor: Editor, { doc }: Selection): Body | undefined =>
   bodyOf(editor.store.getState().docs, doc)
@@ -95,27 +82,18 @@ export function canStep(
   selection: Selection,
   by: 1 | -1,
 ): boolean {
-  const body = bodyOf(state.docs, selection.doc)
-  if (!body) return false
-  const { section, element } = selection
-  if (element) {
-    const { list, at } = seatOf(body, section, element)
-    return list[at + by] !== undefined
-  }
+  if (selection.element) return !!stepSeat(state, selection, selection.element, by)
   const { order, at } = placeOf(state, selection)
   return at >= 0 && order[at + by] !== undefined
 }
 
-/** Moves something a step among those beside it. */
+/** Moves something a step: among those beside it, out of what holds it, into the section beyond. */
 export function moveStep(editor: Editor, selection: Selection, by: 1 | -1): void {
-  const body = heldBody(editor, selection)
-  if (!body || !canStep(editor.store.getState(), selection, by)) return
-  const { doc, section, element } = selection
+  if (!canStep(editor.store.getState(), selection, by)) return
+  const { section, element } = selection
   if (element) {
-    const { into, list, at } = seatOf(body, section, element)
-    const before = list[by > 0 ? at + 2 : at - 1]
-    const to: Seat = { section, ...(into ? { into } : {}), ...(before ? { before } : {}) }
-    tell('Not moved', editor.dispatch({ type: 'moveElement', doc, element, to }))
+    const to = stepSeat(editor.store.getState(), selection, element, by)
+    if (to) moveElementTo(editor, selection, element, to)
     return
   }
   const { order, at } = placeOf(editor.store.getState(), selection)

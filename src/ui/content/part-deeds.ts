@@ -2,7 +2,7 @@ import { toast } from 'sonner'
 import { own, sectionId, walkSection, type Body, type ElementId, type SectionId } from '@/core/site'
 import type { Editor, Selection } from '../editor'
 import { newId } from '../new-id'
-import { tell } from './deeds'
+import { tell } from './tell'
 
 /** New ids for all that stands in a section. */
 function newIdsIn(body: Body, section: SectionId): Record<ElementId, ElementId> {

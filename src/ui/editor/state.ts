@@ -34,8 +34,8 @@ export interface WordsPlace {
   readonly section: SectionId
   readonly element: ElementId
   readonly at: ContentPath
-  /** Where on the page the caret was asked for, in CSS pixels of it. */
-  readonly caret?: { readonly left: number; readonly top: number }
+  /** Where the caret was asked for: in CSS pixels of the page, or behind so many characters. */
+  readonly caret?: { readonly left: number; readonly top: number } | { readonly behind: number }
 }
 
 /** Where a trial comes from, with what that way in needs to go on. */

@@ -131,12 +131,9 @@ function SectionRow({
     id: `section:${section}`,
     disabled: isShared,
   })
-  const {
-    setNodeRef: setPlaceRef,
-    isOver,
-    active,
-  } = useDroppable({ id: `band:${section}`, disabled: isShared })
-  const isTarget = isOver && String(active?.id).startsWith('section:')
+  const { setNodeRef: setPlaceRef, isOver, active } = useDroppable({ id: `band:${section}` })
+  const isTarget =
+    isOver && (isShared ? /^element:/ : /^(section|element):/).test(String(active?.id))
   return (
     <div
       ref={setPlaceRef}
@@ -186,9 +183,18 @@ function SectionRow({
 
 /** Something in a section, by its kind and its words. */
 function ElementRow({ row, chosen, isOpen, onChoose, onOpen, onKey }: RowProps) {
-  const { depth, label, words, holds } = row
+  const { doc, section, element, depth, label, words, holds } = row
+  const { listeners, setNodeRef, isDragging } = useDraggable({ id: `element:${doc}/${element}` })
+  const place = useDroppable({ id: `row:${doc}/${section}/${element}` })
+  const isTarget = place.isOver && !isDragging && String(place.active?.id).startsWith('element:')
+  const mark = holds ? 'shadow-[inset_0_0_0_2px_#000]' : 'shadow-[inset_0_2px_0_0_#000]'
   return (
     <button
+      {...listeners}
+      ref={(node) => {
+        setNodeRef(node)
+        place.setNodeRef(node)
+      }}
       type="button"
       aria-pressed={chosen}
       aria-expanded={holds ? isOpen : undefined}
@@ -197,7 +203,7 @@ function ElementRow({ row, chosen, isOpen, onChoose, onOpen, onKey }: RowProps) 
       onDoubleClick={() => holds && onOpen(!isOpen)}
       onKeyDown={onKey}
       style={{ paddingLeft: 6 + depth * 10 }}
-      className="flex w-full items-center gap-1 bg-raised py-[3px] pr-2 text-left text-[12px] hover:bg-hover aria-pressed:bg-strong aria-pressed:text-on-strong"
+      className={`flex w-full items-center gap-1 bg-raised py-[3px] pr-2 text-left text-[12px] hover:bg-hover aria-pressed:bg-strong aria-pressed:text-on-strong ${isTarget ? mark : ''} ${isDragging ? 'opacity-40' : ''}`}
     >
       <ChevronRight
         size={11}

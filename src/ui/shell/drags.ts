@@ -1,7 +1,14 @@
 import type { DragEndEvent, DragMoveEvent } from '@dnd-kit/core'
 import { toast } from 'sonner'
-import { slotId, type SectionId, type SlotId } from '@/core/site'
-import { moveSectionBefore } from '../content'
+import {
+  slotId,
+  standingOn,
+  type DocId,
+  type ElementId,
+  type SectionId,
+  type SlotId,
+} from '@/core/site'
+import { dropElement, moveSectionBefore } from '../content'
 import type { Editor, Selection } from '../editor'
 import { hitTest, stageStore } from '../stage'
 import { exchange } from '../studies'
@@ -24,6 +31,24 @@ function dropSection(editor: Editor, dragged: string, over: string): void {
   moveSectionBefore(editor, pageId, order[from]!, order[from < to ? to + 1 : to])
 }
 
+/** `element:DOC/ID`, an element by its document and its id, from the outline. */
+function draggedElement(id: string | number) {
+  const [, doc, element] = /^element:([^/]+)\/(.+)$/.exec(String(id)) ?? []
+  return doc && element ? { doc: doc as DocId, element: element as ElementId } : undefined
+}
+
+/** What of the outline something is dropped on: `band:SECTION`, or `row:DOC/SECTION/ELEMENT`. */
+function outlinePlace(editor: Editor, over: string) {
+  const [, doc, section, element] = /^row:([^/]+)\/([^/]+)\/(.+)$/.exec(over) ?? []
+  if (element) {
+    return { doc: doc as DocId, section: section as SectionId, element: element as ElementId }
+  }
+  const band = /^band:([^:]+)/.exec(over)?.[1]
+  const { docs, pageId } = editor.store.getState()
+  const found = standingOn(docs.frame, docs.pages[pageId]).find((each) => each.section.id === band)
+  return found && { doc: found.doc, section: found.section.id }
+}
+
 /** What lies on the stage under the pointer that drags a slot. */
 export function slotTarget(
   editor: Editor,
@@ -32,7 +57,10 @@ export function slotTarget(
   const stage = stageStore.getState().stage
   const overlay = document.querySelector<HTMLElement>('[data-stage-scale]')
   if (!stage || !overlay || !(activatorEvent instanceof PointerEvent)) return undefined
-  if (givenColor(String(active.id)) !== undefined || draggedSection(active.id)) return undefined
+  const { id } = active
+  if (givenColor(String(id)) !== undefined || draggedSection(id) || draggedElement(id)) {
+    return undefined
+  }
   const [x, y] = [activatorEvent.clientX + delta.x, activatorEvent.clientY + delta.y]
   const bounds = overlay.getBoundingClientRect()
   const view = overlay.closest('[data-testid=stage-scroll]')!.getBoundingClientRect()
@@ -59,13 +87,18 @@ function bind(editor: Editor, slot: SlotId, target: Selection): void {
   else editor.show({ selection: target })
 }
 
-/** Ends a drag: a colour onto a slot's row, a slot onto another pan, or a slot onto the stage. */
+/** Ends a drag: a section or an element in the outline, a colour onto a slot's row, a slot onto another pan, or a slot onto the stage. */
 export function drop(editor: Editor, event: DragEndEvent): void {
   editor.show({ dropTarget: undefined })
   const dragged = String(event.active.id)
   const over = event.over ? String(event.over.id) : ''
   const section = draggedSection(dragged)
   if (section) return dropSection(editor, section, over)
+  const element = draggedElement(dragged)
+  if (element) {
+    const place = outlinePlace(editor, over)
+    return place && dropElement(editor, element, place)
+  }
   const color = givenColor(dragged)
   const { trial } = editor.store.getState()
   if (color !== undefined) {

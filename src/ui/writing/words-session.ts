@@ -2,8 +2,9 @@ import { flushSync } from 'react-dom'
 import { toast } from 'sonner'
 import { contentAt } from '@/core/edit'
 import { kindOf, mostWords, plainText, type Runs } from '@/core/elements'
+import { bodyOf, type SiteElement } from '@/core/site'
 import { stepAndTell, type Editor, type WordsPlace } from '../editor'
-import { placeOfWords, type StageAccess } from '../stage'
+import { placeOfWords, selectedNode, type StageAccess } from '../stage'
 import { editProblemWords } from '../words'
 import { textAfter } from './new-element'
 import { createKeeping, type Conflict } from './words-keeping'
@@ -61,6 +62,7 @@ export function openWords(options: SessionOptions) {
   if (!node || !first || !section) return undefined
   const goesOn = goesOnAs[first.kind]
   let hasGoneOn = false
+  let isJoining = false
   const keeping = createKeeping({
     editor,
     place,
@@ -83,6 +85,55 @@ export function openWords(options: SessionOptions) {
     if (problem) return void toast.error(`Not continued: ${editProblemWords[problem]}.`)
     hasGoneOn = true
     goTo(editor, { ...place, element: next.at(-1)!.id, at: ['runs'], caret: undefined })
+  }
+
+  /** Words beside these that go on as these do: of the element before, or of the one behind. */
+  function beside(by: 1 | -1): SiteElement | undefined {
+    const body = bodyOf(editor.store.getState().docs, place.doc)
+    const lists = body
+      ? [...Object.values(body.sections), ...Object.values(body.elements)].map(
+          ({ children }) => children ?? [],
+        )
+      : []
+    const list = lists.find((ids) => ids.includes(place.element)) ?? []
+    const id = list[list.indexOf(place.element) + by]
+    const found = id && body?.elements[id]
+    return found && goesOnAs[found.kind] ? found : undefined
+  }
+
+  /** Joins these words to those before them, or those behind to these; the caret stays where they meet. */
+  function join(by: 1 | -1): boolean {
+    const other = beside(by)
+    if (!other || !goesOn || !keeping.save()) return false
+    const mine = keeping.element()
+    const [element, behind] = by < 0 ? [other, mine] : [mine, other]
+    const [was, more] = [element, behind].map(({ content }) => runsOf(contentAt(content, ['runs'])))
+    const { doc } = place
+    isJoining = by < 0
+    const problem = editor.dispatch({
+      type: 'joinWords',
+      doc,
+      element: element.id,
+      at: ['runs'],
+      was,
+      to: [...was!, ...more!],
+      behind: behind.id,
+      behindWas: behind.content,
+    })
+    if (problem) {
+      isJoining = false
+      toast.error(`Not joined: ${editProblemWords[problem]}.`)
+      return true
+    }
+    if (by < 0) {
+      const caret = { behind: plainText(was!).length }
+      goTo(editor, { ...place, element: element.id, at: ['runs'], caret })
+    } else {
+      // The section is left alone while one writes in it: what is gone is taken off it here.
+      const { section } = place
+      selectedNode(stage.document, { doc, section, element: behind.id })?.remove()
+    }
+    return true
   }
 
   function onKey(event: KeyboardEvent): boolean {
@@ -108,11 +159,11 @@ export function openWords(options: SessionOptions) {
     onState,
     onKey,
     onChange: keeping.rest,
-    ...(rich && goesOn ? { onParagraphs: goOn } : {}),
+    ...(rich && goesOn ? { onParagraphs: goOn, onJoin: join } : {}),
     onTooLong: tellTooLong,
   })
   const unsubscribe = editor.store.subscribe(({ docs }, before) => {
-    if (docs !== before.docs) keeping.follow(docs)
+    if (docs !== before.docs && !isJoining) keeping.follow(docs)
   })
 
   return {

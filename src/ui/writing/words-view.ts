@@ -4,6 +4,7 @@ import { Fragment } from 'prosemirror-model'
 import { EditorState, Plugin, TextSelection, type Command } from 'prosemirror-state'
 import { EditorView } from 'prosemirror-view'
 import { mostWords, plainText, type Run, type Runs, type WordColor } from '@/core/elements'
+import type { WordsPlace } from '../editor'
 import { cleanPaste, plainPaste } from './clean-paste'
 import { docOfRuns, nodesOfRuns, runsOfDoc, wordSchema } from './word-schema'
 
@@ -32,6 +33,8 @@ interface WordsViewOptions {
   readonly onKey: (event: KeyboardEvent) => boolean
   /** What is pasted comes in paragraphs; those after the first, and what stood behind, want places of their own. */
   readonly onParagraphs?: (here: Runs, after: readonly Runs[]) => void
+  /** Joins the words to those before them, or those behind to these; true where there are such. */
+  readonly onJoin?: (by: 1 | -1) => boolean
   readonly onTooLong: (length: number) => void
 }
 
@@ -91,6 +94,14 @@ export function openWordsView(options: WordsViewOptions) {
     onParagraphs(runsOfDoc(doc.cut(0, from)), [runsOfDoc(doc.cut(to))])
     return true
   }
+  /** At the edge of the words, what parts them from those beside them is taken away. */
+  const joinAt =
+    (by: 1 | -1): Command =>
+    ({ doc }) => {
+      const { from, to } = chosenIn(view)
+      if (from !== to || from !== (by < 0 ? 0 : doc.content.size)) return false
+      return options.onJoin?.(by) ?? false
+    }
   const marksKeys: Record<string, Command> = rich
     ? { 'Mod-b': toggleMark(strong), 'Mod-i': toggleMark(em) }
     : {}
@@ -118,7 +129,13 @@ export function openWordsView(options: WordsViewOptions) {
   const state = EditorState.create({
     doc: docOfRuns(options.runs),
     plugins: [
-      keymap({ ...marksKeys, 'Shift-Enter': breakLine, Enter: breakParagraph }),
+      keymap({
+        ...marksKeys,
+        'Shift-Enter': breakLine,
+        Enter: breakParagraph,
+        Backspace: joinAt(-1),
+        Delete: joinAt(1),
+      }),
       keymap(baseKeymap),
       new Plugin({
         filterTransaction: (tr) => {
@@ -191,9 +208,11 @@ export function openWordsView(options: WordsViewOptions) {
       const at = Math.min(selection.from, next.doc.content.size)
       view.dispatch(next.setSelection(TextSelection.create(next.doc, at)).setMeta('theirs', true))
     },
-    /** Puts the caret where a point of the page is, or at the end. */
-    putCaret(point?: { readonly left: number; readonly top: number }) {
-      const at = (point && view.posAtCoords(point)?.pos) ?? view.state.doc.content.size
+    /** Puts the caret where a point of the page is, behind some characters, or at the end. */
+    putCaret(caret: WordsPlace['caret']) {
+      const end = view.state.doc.content.size
+      const found = caret && ('behind' in caret ? caret.behind : view.posAtCoords(caret)?.pos)
+      const at = Math.min(found ?? end, end)
       view.dispatch(view.state.tr.setSelection(TextSelection.create(view.state.doc, at)))
     },
     chooseAll() {
