@@ -30,6 +30,7 @@ export {
   pageAt,
   pageBeside,
   partPlaces,
+  brokenLinks,
   readPicture,
   siteCounts,
 } from './sites'

@@ -19,7 +19,13 @@ export {
   type CellChange,
 } from './regeneration'
 export { remedyFor, type Remedy } from './remedy'
-export { proposeRhythms, proposeTheme, themesByKind, type RhythmPage } from './rhythm'
+export {
+  proposeRhythm,
+  proposeRhythms,
+  proposeTheme,
+  themesByKind,
+  type RhythmPage,
+} from './rhythm'
 export { failingInSite } from './failing'
 export {
   cellsAlong,

@@ -122,6 +122,16 @@ export type PartPlaces = Readonly<
   Record<string, { readonly pages: number; readonly titles: readonly string[] }>
 >
 
+/** Links that lead to a page that is gone, or nowhere yet, by what they stand in. */
+export type BrokenLinks = ReadonlyArray<{
+  readonly kind: 'frame' | 'page'
+  readonly id: DocId
+  /** Of a page. */
+  readonly title: string | null
+  readonly gone: number
+  readonly nowhere: number
+}>
+
 /** What is counted over all pages. */
 export interface SiteCounts {
   readonly revision: number

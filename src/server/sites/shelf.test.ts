@@ -19,6 +19,7 @@ import {
   beginSite,
   carryOutDeed,
   homePicture,
+  brokenLinks,
   linksTo,
   listSites,
   openSite,
@@ -180,7 +181,6 @@ test('home is the page at the address of the site, wherever it stands; links to 
   expect(links.value[0]).toBeNull()
   expect(links.value).toContain('Home')
   expect(await linksTo(localOwner, site, 'sho')).toEqual({ ok: true, value: [] })
-
   expect(await to({ type: 'setPage', page: 'shop', path: 'about' })).toMatchObject({ ok: false })
   expect(await to({ type: 'setPage', page: 'home', path: 'start' })).toMatchObject({
     problem: { problem: 'home-address' },
@@ -197,4 +197,16 @@ test('home is the page at the address of the site, wherever it stands; links to 
   })
   expect(await pageAt(localOwner, site, 'shop')).toEqual({ ok: true, value: null })
   expect(await pageAt(stranger, site, 'goods')).toMatchObject({ ok: false })
+  // What leads to a page that is gone, or nowhere, is told.
+  const before = await brokenLinks(localOwner, site)
+  expect(before).toMatchObject({ ok: true })
+  const count = (links: typeof before) =>
+    links.ok ? links.value.reduce((sum, each) => sum + each.gone, 0) : -1
+  expect(count(before)).toBe(0)
+  await to({ type: 'removePage', page: 'shop' })
+  const after = await brokenLinks(localOwner, site)
+  expect(count(after)).toBeGreaterThan(1)
+  if (!after.ok) throw new Error(after.problem.code)
+  expect(after.value[0]).toMatchObject({ kind: 'frame', title: null })
+  expect(after.value.some(({ title }) => title === 'Home')).toBe(true)
 })

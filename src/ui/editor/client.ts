@@ -1,4 +1,5 @@
 import {
+  type BrokenLinks,
   type ChangesSince,
   type CheckpointEntry,
   type DryRun,
@@ -87,6 +88,7 @@ export function siteClient(site: string) {
       call<ProposedRhythms>(`${at}/rhythm`, { shown, ...(pages ? { pages } : {}) }),
     sectionsNamed: (name: string) => call<NamedSections>(`${at}/sections?${query({ name })}`),
     slotUses: (slot: string) => call<SlotUses>(`${at}/slots/${encodeURIComponent(slot)}/uses`),
+    brokenLinks: () => call<BrokenLinks>(`${at}/links`),
     partPlaces: () => call<PartPlaces>(`${at}/parts`),
     themeUses: () => call<ThemeUses>(`${at}/themes/uses`),
     shares: () => call<ShareEntry[]>(`${at}/shares`),

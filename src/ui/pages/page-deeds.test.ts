@@ -50,9 +50,9 @@ const away: Problem = { code: 'database-away' }
 
 test('a page is added between its neighbours, opened, and never under an id that was', async () => {
   const { editor, sent, opened } = fake()
-  const wanted = { title: 'Gift cards', path: 'gift-cards', like: false }
+  const wanted = { title: 'Gift cards', path: 'gift-cards', begins: 'nothing' } as const
   expect(await addPage(editor, home, wanted)).toBeUndefined()
-  expect(await addPage(editor, home, { ...wanted, like: true })).toBeUndefined()
+  expect(await addPage(editor, home, { ...wanted, begins: 'this' })).toBeUndefined()
   const [empty, like] = sent.map((edit) => (edit as Extract<Edit, { type: 'addPage' }>).page)
   expect(empty!.order > home.order && empty!.order < second.order).toBe(true)
   expect(empty!.body.order).toHaveLength(1)
@@ -63,7 +63,7 @@ test('a page is added between its neighbours, opened, and never under an id that
 
 test('an address that is taken is told at its field, a server that is away above all', async () => {
   const { editor, sent } = fake()
-  const wanted = { title: 'Again', path: second.path, like: false }
+  const wanted = { title: 'Again', path: second.path, begins: 'nothing' } as const
   expect(await addPage(editor, home, wanted)).toMatchObject({ at: 'path' })
   expect(await keepPage(editor, third, { ...third, path: second.path })).toMatchObject({
     at: 'path',

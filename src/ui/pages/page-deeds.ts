@@ -1,5 +1,6 @@
 import { toast } from 'sonner'
-import { emptyPage, orderAfter, pageLike } from '@/core/designs/new-page'
+import { emptyPage, orderAfter, pageLike, type PageSeat } from '@/core/designs/new-page'
+import { pageOfDesign } from '@/core/designs/page-of-design'
 import type { ContentOf } from '@/core/elements'
 import {
   idFromName,
@@ -59,14 +60,35 @@ function linkFromHeader(editor: Editor, page: Pick<Page, 'id' | 'title'>): void 
   if (problem) toast.error(`Not put into the navigation: ${editProblemWords[problem]}.`)
 }
 
-/** Adds a page right behind another one, empty or with all that the other holds, and opens it. */
+/** What a page begins with: nothing but its title, all that another one holds, or a page of a design. */
+export type BeginsWith = 'nothing' | 'this' | { readonly design: Page }
+
+/** The page that somebody asks for, not yet added. */
+async function pageFrom(
+  editor: Editor,
+  behind: Page,
+  begins: BeginsWith,
+  seat: PageSeat,
+): Promise<Page | string> {
+  const { frame } = editor.store.getState().docs
+  if (begins === 'this') return pageLike(behind, seat)
+  if (begins === 'nothing') return emptyPage(frame, seat)
+  const pictures = await editor.client.pictures()
+  if (!pictures.ok) return problemWords(pictures.problem)
+  const shown = pictures.value.filter(({ width }) => width > 300)
+  editor.holdPictures(Object.fromEntries(shown.map((picture) => [picture.id, picture])))
+  const site = { frame, pictures: shown.map(({ id }) => id as string), pages: [behind.id] }
+  return pageOfDesign(begins.design, site, seat, newId)
+}
+
+/** Adds a page right behind another one, and opens it. */
 export async function addPage(
   editor: Editor,
   behind: Page,
   wanted: {
     readonly title: string
     readonly path: string
-    readonly like: boolean
+    readonly begins: BeginsWith
     /** Whether the header's navigation leads to it. */
     readonly linked?: boolean
   },
@@ -79,8 +101,8 @@ export async function addPage(
   // An id of its own, that no page had before: what was removed can come back.
   const id = pageId.parse(newId(idFromName(title, [], 'page')))
   const seat = { id, title, path, order: orderAfter(behind, next.value) }
-  const { frame } = editor.store.getState().docs
-  const page = wanted.like ? pageLike(behind, seat) : emptyPage(frame, seat)
+  const page = await pageFrom(editor, behind, wanted.begins, seat)
+  if (typeof page === 'string') return all(page)
   const problem = editor.dispatch({ type: 'addPage', page })
   if (problem) return all(`Not added: ${editProblemWords[problem]}.`)
   if (wanted.linked) linkFromHeader(editor, page)

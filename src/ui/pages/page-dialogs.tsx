@@ -7,7 +7,15 @@ import { Button, Dialog, Line, Notice, Tick } from '../kit'
 import { readName } from '../names'
 import { counted, problemWords } from '../words'
 import { addressFor, wrongAddress } from './address'
-import { addPage, keepPage, removePage, type Wrong, headerNavigation } from './page-deeds'
+import { BeginsWithField } from './begins-with-field'
+import {
+  addPage,
+  headerNavigation,
+  keepPage,
+  removePage,
+  type BeginsWith,
+  type Wrong,
+} from './page-deeds'
 
 interface PageDialogProps {
   readonly page: Page
@@ -76,7 +84,7 @@ function SeatFields({ title, setTitle, path, setTyped, wrong, fixed }: SeatField
 function AddPage({ page, onLeave }: PageDialogProps) {
   const editor = useEditor()
   const seat = useSeat({ title: '', path: '' })
-  const [like, setLike] = useState(false)
+  const [begins, setBegins] = useState<BeginsWith>('nothing')
   const hasNavigation = useEditorState((state) => !!headerNavigation(state.docs.frame))
   const [linked, setLinked] = useState(true)
   const [busy, setBusy] = useState(false)
@@ -85,7 +93,11 @@ function AddPage({ page, onLeave }: PageDialogProps) {
     const wanted = seat.read()
     if (!wanted) return
     setBusy(true)
-    const wrong = await addPage(editor, page, { ...wanted, like, linked: hasNavigation && linked })
+    const wrong = await addPage(editor, page, {
+      ...wanted,
+      begins,
+      linked: hasNavigation && linked,
+    })
     setBusy(false)
     if (wrong) seat.setWrong(wrong)
     else onLeave()
@@ -94,9 +106,7 @@ function AddPage({ page, onLeave }: PageDialogProps) {
     <Dialog open onOpenChange={onLeave} title="Add a page">
       <form className="grid gap-3" onSubmit={(event) => void add(event)}>
         <SeatFields {...seat} />
-        <Tick checked={like} onChange={setLike}>
-          With all that {page.title} holds
-        </Tick>
+        <BeginsWithField page={page} onChange={setBegins} />
         {hasNavigation && (
           <Tick checked={linked} onChange={setLinked}>
             The navigation of the header leads to it

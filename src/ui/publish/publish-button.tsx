@@ -6,6 +6,7 @@ import { useState } from 'react'
 import type { Publication } from '@/core/payloads'
 import { useEditor, useEditorState, useFailing } from '../editor'
 import { Button, Dialog, Notice } from '../kit'
+import { Links } from './links'
 import { counted, problemWords, when } from '../words'
 
 type Phase =
@@ -82,6 +83,7 @@ export function PublishButton() {
             )
           )}
           <Readable onGo={() => setOpen(false)} />
+          {open && <Links onGo={() => setOpen(false)} />}
           <p className="text-soft">
             Publishing writes plain HTML and CSS, with the slots as custom properties, and serves
             them read-only.

@@ -1,6 +1,6 @@
 'use client'
 
-import { useEffect, useState } from 'react'
+import { useEffect, useState, useSyncExternalStore } from 'react'
 import { longestHref, safeHref } from '@/core/elements'
 import type { PageEntry } from '@/core/payloads'
 import { useEditor, useEditorState } from '../editor'
@@ -115,10 +115,12 @@ export function LinkTarget({ href, pagesOnly, onChoose }: LinkTargetProps) {
 
 /** Where something leads, in words: the title of a page at hand, or its address. */
 export function useTargetWords(href: string | undefined): string {
+  const { pages: list } = useEditor()
   const pages = useEditorState((state) => state.docs.pages)
-  if (!href) return 'nowhere'
+  const { known, total } = useSyncExternalStore(list.subscribe, list.getState, list.getState)
+  if (!href || href === '#') return 'nowhere yet'
   const id = /^page:(.+)$/.exec(href)?.[1]
   if (id === undefined) return href
-  const page = Object.values(pages).find((each) => each.id === id)
-  return page?.title ?? id
+  const found = [...Object.values(pages), ...known.values()].find((each) => each.id === id)
+  return found?.title ?? (known.size >= total ? '× a page that is gone' : id)
 }
