@@ -70,6 +70,10 @@ function failuresOf({ file, suites = [], specs = [] }) {
 async function runBrowser({ address, published }, second, filter, isLong) {
   const report = path.join(stateFolder, 'playwright.json')
   rmSync(report, { force: true })
+  const xss = await unpackDebian(
+    'golang-github-microcosm-cc-bluemonday-dev',
+    'usr/share/gocode/src/github.com/microcosm-cc/bluemonday',
+  )
   try {
     await step('Browser tests', () =>
       npx('playwright', ['test', ...filter], {
@@ -77,6 +81,7 @@ async function runBrowser({ address, published }, second, filter, isLong) {
           EASEL_ADDRESS: address,
           EASEL_PUBLISHED: published,
           EASEL_SECOND: second.address,
+          EASEL_XSS: xss,
           ...(isLong ? { EASEL_EDITS: '500' } : {}),
           PLAYWRIGHT_JSON_OUTPUT_NAME: report,
           PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
