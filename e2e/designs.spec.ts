@@ -42,11 +42,17 @@ test('a design is seen in one’s own colours before the site exists, and is beg
   await expect(choice.locator('iframe').contentFrame().locator('.wordmark')).toHaveText(
     'Spindle & Sons',
   )
+  await dialog.getByLabel('Typefaces').selectOption({ label: 'Bitter, Figtree: sturdy' })
+  const title = choice.locator('iframe').contentFrame().locator('h1')
+  await expect
+    .poll(() => title.evaluate((node) => getComputedStyle(node).fontFamily))
+    .toContain('Bitter')
   await choice.click()
   await dialog.getByRole('button', { name: 'Begin it' }).click()
   await page.waitForURL('**/sites/spindle-sons*')
   await stageFrame(page).locator('.main-button').first().waitFor()
   await expect(page.getByText('✓ reads well')).toBeVisible()
+  expect(await computedOnStage(page, 'h1', 'font-family')).toContain('Bitter')
   expect(await computedOnStage(page, '.picture img', 'object-fit')).toBe('cover')
   const drawn = await stageFrame(page)
     .locator('.picture img')

@@ -1,17 +1,6 @@
 import type { Surroundings } from './kind'
 import { tag } from './markup'
-
-/** A picture as a page shows it. */
-export interface ShownPicture {
-  readonly url: string
-  readonly width: number
-  readonly height: number
-  readonly alt: string
-  /** The point that stays in sight where it is cut, in hundredths of width and height. */
-  readonly focus?: { readonly x: number; readonly y: number }
-  /** The same in narrower widths, in pixels. */
-  readonly narrower: ReadonlyArray<{ readonly url: string; readonly width: number }>
-}
+import type { ShownPicture } from './shown-picture'
 
 /** Where a picture that is cut lies behind its frame, as CSS has it. */
 export const positionOf = (focus: ShownPicture['focus']): string =>

@@ -9,7 +9,8 @@ export {
   type Surroundings,
 } from './kind'
 export { kindIds, kindOf, kinds, type ContentOf, type KindId } from './kinds'
-export { positionOf, type ShownPicture } from './image'
+export { positionOf } from './image'
+export type { ShownPicture } from './shown-picture'
 export { escapeHtml, safeHref, tag } from './markup'
 export { groundsOfRole, pairsOf, rolePairs, type RolePair } from './pairs'
 export {

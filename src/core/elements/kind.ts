@@ -1,7 +1,7 @@
 import type * as z from 'zod'
 import type { PaintedAs, RoleId } from '../roles'
 import type { Field } from './field'
-import type { ShownPicture } from './image'
+import type { ShownPicture } from './shown-picture'
 
 /** A role that depends on a word in the element's content, such as the tone of a mark. */
 export interface RoleByContent {

@@ -1,3 +1,4 @@
+import { fontPairs } from '../designs/font-pairs'
 import * as z from 'zod'
 import { editSchema } from '../edit'
 import { colorText, pageId, typedName } from '../site'
@@ -51,6 +52,8 @@ export const beginRequest = z.strictObject({
       design: z.string().max(40),
       /** Colours that the palette is made of. */
       colors: z.array(colorText).max(12).optional(),
+      /** A pair of typefaces, by its id; those of the design where absent. */
+      fonts: z.enum(fontPairs.map(({ id }) => id)).optional(),
     }),
     z.strictObject({ site: z.string().max(80) }),
   ]),

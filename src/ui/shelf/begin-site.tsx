@@ -1,7 +1,8 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { useId, useState } from 'react'
+import { fontPairs } from '@/core/designs/font-pairs'
 import { readPalette } from '@/core/formats'
 import type { BeginRequest, ShelfEntry } from '@/core/payloads'
 import { Button, Dialog, FileButton, Line, Notice } from '../kit'
@@ -52,6 +53,7 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
   const router = useRouter()
   const [name, setName] = useState('')
   const [text, setText] = useState('')
+  const [fonts, setFonts] = useState<string>()
   const [origin, setOrigin] = useState<Origin>(from ? { site: from.id } : { design: 'empty' })
   const [busy, setBusy] = useState(false)
   const [wrong, setWrong] = useState<Wrong>()
@@ -67,7 +69,11 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
       return setWrong({ at: 'colors', words })
     }
     const wanted: BeginRequest['from'] = own
-      ? { ...origin, ...(colors.length ? { colors: [...colors] } : {}) }
+      ? {
+          ...origin,
+          ...(colors.length ? { colors: [...colors] } : {}),
+          ...(fonts ? { fonts } : {}),
+        }
       : origin
     setBusy(true)
     const result = await beginSite({ name: read.name, from: wanted })
@@ -140,6 +146,7 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
             )}
           </>
         )}
+        {own && <FontChoice value={fonts} onChange={setFonts} />}
         <p className="text-soft">
           {own
             ? 'Every design is drawn in your colours as soon as there are any. Its themes are generated and readable; all of it can be changed.'
@@ -158,8 +165,40 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
         origin={origin}
         colors={colors}
         name={name}
+        fonts={fonts}
         onChoose={setOrigin}
       />
     </form>
+  )
+}
+
+interface FontChoiceProps {
+  readonly value: string | undefined
+  readonly onChange: (fonts: string | undefined) => void
+}
+
+/** Typefaces to begin with; every design has its own. */
+function FontChoice({ value, onChange }: FontChoiceProps) {
+  const id = useId()
+  return (
+    <div>
+      <label htmlFor={id} className="mb-1 block text-xs text-soft">
+        Typefaces, for headings and for text
+      </label>
+      <select
+        id={id}
+        value={value ?? ''}
+        onChange={(event) => onChange(event.target.value || undefined)}
+        className="h-8.5 w-full rounded-md border border-edge-strong/60 bg-raised px-2"
+      >
+        <option value="">Those of the design</option>
+        {fontPairs.map(({ id: pair, mood, heading, body }) => (
+          <option key={pair} value={pair}>
+            {heading.family === body.family ? heading.family : `${heading.family}, ${body.family}`}:{' '}
+            {mood}
+          </option>
+        ))}
+      </select>
+    </div>
   )
 }

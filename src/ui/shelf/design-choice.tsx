@@ -17,6 +17,8 @@ interface DesignChoiceProps {
   /** Colours that designs are tried on in. */
   readonly colors: readonly string[]
   readonly name: string
+  /** The pair of typefaces that they are tried on in; each in its own where absent. */
+  readonly fonts?: string
   readonly onChoose: (origin: Origin) => void
 }
 
@@ -24,11 +26,12 @@ const keyOf = (origin: Origin) =>
   'design' in origin ? `design ${origin.design}` : `site ${origin.site}`
 
 /** Designs of ours, live in somebody's colours, and the sites that a copy can be made of. */
-export function DesignChoice({ sites, origin, colors, name, onChoose }: DesignChoiceProps) {
+export function DesignChoice({ sites, origin, colors, name, fonts, onChoose }: DesignChoiceProps) {
   const query = useDeferredValue(
     new URLSearchParams([
       ...colors.map((color) => ['color', color]),
       ...(name.trim() ? [['name', name.trim()]] : []),
+      ...(fonts ? [['fonts', fonts]] : []),
     ]).toString(),
   )
   const all: ReadonlyArray<readonly [origin: Origin, title: string, told: string, src: string]> = [

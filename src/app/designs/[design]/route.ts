@@ -1,3 +1,4 @@
+import { fontPairOf } from '@/core/designs/font-pairs'
 import { colorText } from '@/core/site'
 import { framedPolicy } from '@/core/render'
 import { designPicture } from '@/server'
@@ -13,7 +14,11 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     .getAll('color')
     .slice(0, 12)
     .filter((text) => colorText.safeParse(text).success)
-  const html = designPicture({ design, colors }, query.get('name')?.slice(0, 60) || undefined)
+  const fonts = fontPairOf(query.get('fonts') ?? undefined)?.id
+  const html = designPicture(
+    { design, colors, fonts },
+    query.get('name')?.slice(0, 60) || undefined,
+  )
   if (!html) return plainPage(404, 'No such design', 'There is no design of that name.')
   return new Response(html, {
     headers: {

@@ -15,11 +15,16 @@ export interface Drawing {
   readonly id: string
   /** What it shows. */
   readonly alt: string
+  /** Width and height in CSS pixels; a sheet of the usual size where absent. */
+  readonly size?: readonly [width: number, height: number]
   readonly draw: (colors: DrawingColors) => string
 }
 
 /** A drawing as a vector picture. */
-export const drawingSvg = ({ draw }: Drawing, colors: DrawingColors): string =>
-  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${HEIGHT}" width="${WIDTH}" height="${HEIGHT}">${draw(colors)}</svg>`
+export function drawingSvg(drawing: Drawing, colors: DrawingColors): string {
+  const [width, height] = sizeOf(drawing)
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}">${drawing.draw(colors)}</svg>`
+}
 
-export { HEIGHT as drawingHeight, WIDTH as drawingWidth }
+/** Width and height of a drawing, in CSS pixels. */
+export const sizeOf = ({ size = [WIDTH, HEIGHT] }: Drawing) => size

@@ -1,6 +1,7 @@
 import { toOklch, writeHex, type Color } from '../../color'
 import type { Drawing, DrawingColors } from './drawing'
 import { living } from './living'
+import { marks } from './marks'
 import { patterns } from './patterns'
 import { places } from './places'
 import { things } from './things'
@@ -10,6 +11,7 @@ export const drawingGroups: ReadonlyArray<readonly [name: string, drawings: read
   ['Things', things],
   ['Living', living],
   ['Patterns', patterns],
+  ['Logos', marks],
 ]
 
 /** All drawings of ours. Another one is an entry in a file of its group. */
@@ -17,13 +19,7 @@ export const drawings: readonly Drawing[] = drawingGroups.flatMap(([, all]) => a
 
 export const drawingOf = (id: string): Drawing | undefined =>
   drawings.find((each) => each.id === id)
-export {
-  drawingHeight,
-  drawingSvg,
-  drawingWidth,
-  type Drawing,
-  type DrawingColors,
-} from './drawing'
+export { drawingSvg, sizeOf, type Drawing, type DrawingColors } from './drawing'
 
 /** What of a palette a drawing is made in: by lightness, and the most vivid of those between. */
 export function drawingColors(colors: readonly Color[]): DrawingColors {

@@ -4,6 +4,7 @@ import type { Design } from './design'
 /** Sober: serif, tables, blue-black, nothing that asks for attention. */
 export const counsel: Design = {
   id: 'good-order',
+  logo: 'mark-ledger',
   slots: [
     ['paper', 'Paper', '#fcfbf8'],
     ['ash', 'Ash', '#e6e8ea'],
@@ -37,7 +38,7 @@ export const counsel: Design = {
       theme: on('paper'),
       layout: 'bar',
       children: [
-        w.wordmark(name),
+        w.wordmark(name, 'mark-ledger'),
         w.nav([
           ['What we do', 'page:home'],
           ['Fees', 'page:fees'],

@@ -38,6 +38,8 @@ export type ThemeOn = (slot: string) => string
 /** A ready-made site of ours to begin from. */
 export interface Design {
   readonly id: DesignId
+  /** The drawing that stands beside its name. */
+  readonly logo: string
   readonly slots: ReadonlyArray<readonly [id: string, name: string, value: string]>
   readonly type: TypeSettings
   readonly layout: LayoutSettings
@@ -151,7 +153,7 @@ function make(design: Design, given: readonly Color[]): Made {
     ...page(id, title, description, sections),
     order: (last = orderBetween(last, null)),
   }))
-  const shown = new Set(pages.flatMap((each) => picturesIn(each).ids))
+  const shown = new Set([design.logo, ...pages.flatMap((each) => picturesIn(each).ids)])
   const drawn = [...shown].filter(Boolean).map((id) => {
     const drawing = drawingOf(id)
     if (!drawing) throw new Error(`no drawing ${id}`)

@@ -4,6 +4,7 @@ import type { Design } from './design'
 /** Loud: large letters, hard edges, all in motion. */
 export const festival: Design = {
   id: 'loud-june',
+  logo: 'mark-burst',
   slots: [
     ['cream', 'Cream', '#fff6e0'],
     ['sun', 'Sun', '#ffc53d'],
@@ -37,7 +38,7 @@ export const festival: Design = {
       theme: on('black'),
       layout: 'bar',
       children: [
-        w.wordmark(name),
+        w.wordmark(name, 'mark-burst'),
         w.nav([
           ['Who plays', 'page:home'],
           ['When', 'page:when'],

@@ -7,6 +7,7 @@ const good = (asset: string, name: string, price: string) =>
 /** A shop full of things, friendly and close together. */
 export const garden: Design = {
   id: 'green-crate',
+  logo: 'mark-sprout',
   slots: [
     ['flour', 'Flour', '#fbfbea'],
     ['pea', 'Pea', '#d6e8a8'],
@@ -40,7 +41,7 @@ export const garden: Design = {
       theme: on('pea'),
       layout: 'bar',
       children: [
-        w.wordmark(name),
+        w.wordmark(name, 'mark-sprout'),
         w.searchField('Search the shop', 'Carrots, eggs …', 'Find'),
         w.nav([
           ['Shop', 'page:home'],

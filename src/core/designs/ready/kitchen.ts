@@ -4,6 +4,7 @@ import type { Design } from './design'
 /** Dark: an evening place, warm light on few things. */
 export const kitchen: Design = {
   id: 'late-kitchen',
+  logo: 'mark-flame',
   slots: [
     ['bone', 'Bone', '#f3e9da'],
     ['candle', 'Candle', '#e0a458'],
@@ -41,7 +42,7 @@ export const kitchen: Design = {
           ['Evenings', 'page:home'],
           ['The card', 'page:card'],
         ]),
-        w.wordmark(name),
+        w.wordmark(name, 'mark-flame'),
         w.nav([['A table', 'page:table']]),
       ],
     },

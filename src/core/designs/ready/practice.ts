@@ -4,6 +4,7 @@ import type { Design } from './design'
 /** Quiet: much room, one thought at a time. */
 export const practice: Design = {
   id: 'still-water',
+  logo: 'mark-still-water',
   slots: [
     ['linen', 'Linen', '#faf7f2'],
     ['sand', 'Sand', '#ece3d6'],
@@ -37,7 +38,7 @@ export const practice: Design = {
       theme: on('linen'),
       layout: 'bar',
       children: [
-        w.wordmark(name),
+        w.wordmark(name, 'mark-still-water'),
         w.nav([
           ['The practice', 'page:home'],
           ['Treatments', 'page:treatments'],

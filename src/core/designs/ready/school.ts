@@ -4,6 +4,7 @@ import type { Design } from './design'
 /** Playful: round, bright, for children and those who bring them. */
 export const school: Design = {
   id: 'small-notes',
+  logo: 'mark-note',
   slots: [
     ['cloud', 'Cloud', '#f7fbff'],
     ['lilac', 'Lilac', '#dcd0f5'],
@@ -37,7 +38,7 @@ export const school: Design = {
       theme: on('cloud'),
       layout: 'bar',
       children: [
-        w.wordmark(name),
+        w.wordmark(name, 'mark-note'),
         w.nav([
           ['Hello', 'page:home'],
           ['Courses', 'page:courses'],

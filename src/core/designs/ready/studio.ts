@@ -4,6 +4,7 @@ import type { Design } from './design'
 /** Nearly without colour: type, lines, and white. */
 export const studio: Design = {
   id: 'plain-sheet',
+  logo: 'mark-sheet',
   slots: [
     ['white', 'White', '#ffffff'],
     ['fog', 'Fog', '#f0f0ee'],
@@ -37,7 +38,7 @@ export const studio: Design = {
       theme: on('white'),
       layout: 'bar',
       children: [
-        w.wordmark(name),
+        w.wordmark(name, 'mark-sheet'),
         w.nav([
           ['Work', 'page:home'],
           ['Office', 'page:office'],

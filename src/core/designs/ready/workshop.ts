@@ -4,6 +4,7 @@ import type { Design } from './design'
 /** Dense and practical: prices first, everything within reach. */
 export const workshop: Design = {
   id: 'wheelhouse',
+  logo: 'mark-wheel',
   slots: [
     ['chalk', 'Chalk', '#f6f7f2'],
     ['mist', 'Mist', '#d9e2de'],
@@ -37,7 +38,7 @@ export const workshop: Design = {
       theme: on('tyre'),
       layout: 'bar',
       children: [
-        w.wordmark(name),
+        w.wordmark(name, 'mark-wheel'),
         w.nav([
           ['Home', 'page:home'],
           ['Prices', 'page:prices'],
