@@ -44,9 +44,7 @@ test('a design is seen in one’s own colours before the site exists, and is beg
   )
   await dialog.getByLabel('Typefaces').selectOption({ label: 'Bitter, Figtree: sturdy' })
   const title = choice.locator('iframe').contentFrame().locator('h1')
-  await expect
-    .poll(() => title.evaluate((node) => getComputedStyle(node).fontFamily))
-    .toContain('Bitter')
+  await expect(title).toHaveCSS('font-family', /Bitter/)
   await choice.click()
   await dialog.getByRole('button', { name: 'Begin it' }).click()
   await page.waitForURL('**/sites/spindle-sons*')

@@ -20,9 +20,18 @@ test.each(designs.map((design) => [design.id, design] as const))(
       const page = pageOfDesign(source, site, seat, newId)
       expect(isWholeRecord('page', page)).toBe(true)
       expect(page.body.order).toHaveLength(source.body.order.length)
-      for (const { theme } of Object.values(page.body.sections)) {
+      const themes = page.body.order.map((id) => page.body.sections[id]!.theme)
+      for (const [i, theme] of themes.entries()) {
         expect(frame.themes.order).toContain(theme)
+        // No two neighbours are alike.
+        expect(theme).not.toBe(themes[i + 1])
       }
+      const titles = Object.values(page.body.elements).filter(
+        ({ kind, content }) => kind === 'heading' && (content as { level?: number }).level === 1,
+      )
+      expect(titles.map(({ content }) => (content as { runs?: unknown }).runs)).toEqual(
+        titles.map(() => [{ text: 'New' }]),
+      )
       for (const id of picturesIn(page).ids) expect(['', ...site.pictures]).toContain(id)
       const links = [...JSON.stringify(page).matchAll(/"page:([^"]+)"/g)].map(([, id]) => id)
       for (const id of links) expect(site.pages).toContain(id)

@@ -1,4 +1,4 @@
-import { proposeRhythm } from '../generate'
+import { proposeRhythms } from '../generate'
 import type { Frame, Page, PageId, Section, SiteElement } from '../site'
 import { copySection, type NewId } from './copies'
 import type { PageSeat } from './new-page'
@@ -31,15 +31,19 @@ function atHome(content: unknown, { pictures, pages }: OfSite): unknown {
   return fit(content, '')
 }
 
+/** A heading that says what its page is called. */
+const titled = (heading: SiteElement, title: string) =>
+  ({ ...heading, content: { ...heading.content, runs: [{ text: title }] } }) as SiteElement
+
 /**
  * A page of a design as a page of another site: in its themes by a rhythm, with ids of its own,
- * without the styles and colours that only the design has.
+ * headed by its own title, without the styles and colours that only the design has.
  */
 export function pageOfDesign(source: Page, site: OfSite, seat: PageSeat, newId: NewId): Page {
-  const { order, sections, elements } = source.body
-  const rhythm = proposeRhythm(site.frame, order.length)
-  const laid = order.map((id, i) => {
-    const { colors: _colors, ...section } = sections[id]!
+  const { order } = source.body
+  const sections = order.map((id) => source.body.sections[id]!)
+  const [rhythm = []] = proposeRhythms(site.frame, [sections])
+  const laid = sections.map(({ colors: _colors, ...section }, i) => {
     return copySection(source.body, { ...section, theme: rhythm[i]! } as Section, newId)
   })
   const own = (element: SiteElement): SiteElement => {
@@ -48,6 +52,10 @@ export function pageOfDesign(source: Page, site: OfSite, seat: PageSeat, newId: 
     return { ...rest, ...keeps, content: atHome(element.content, site) } as SiteElement
   }
   const all = laid.flatMap((each) => each.elements.map(own))
+  const title = all.findIndex(
+    ({ kind, content }) => kind === 'heading' && (content as { level?: number }).level === 1,
+  )
+  if (title >= 0) all[title] = titled(all[title]!, seat.title)
   return {
     ...page(seat.id, seat.title, source.description, []),
     ...seat,

@@ -19,13 +19,7 @@ export {
   type CellChange,
 } from './regeneration'
 export { remedyFor, type Remedy } from './remedy'
-export {
-  proposeRhythm,
-  proposeRhythms,
-  proposeTheme,
-  themesByKind,
-  type RhythmPage,
-} from './rhythm'
+export { proposeRhythms, proposeTheme, themesByKind, type RhythmPage } from './rhythm'
 export { failingInSite } from './failing'
 export {
   cellsAlong,
