@@ -1,10 +1,18 @@
+import { randomUUID } from 'node:crypto'
 import { unzipSync, zipSync, strToU8, type Zippable } from 'fflate'
 import sharp from 'sharp'
-import { canonicalJson, recordsOf } from '@/core/site'
+import { canonicalJson, pageVersion, recordsOf } from '@/core/site'
 import { localOwner } from '../access'
-import { closeTestDatabase, openTestDatabase, siteId, stranger } from '../database/database.fixture'
+import {
+  closeTestDatabase,
+  openTestDatabase,
+  revisionOf,
+  siteId,
+  stranger,
+} from '../database/database.fixture'
 import { select } from '../database/sets'
-import { saveEdits } from '../edits'
+import { readHistory, redo, saveEdits, undo } from '../edits'
+import { checkIndex } from '../uses'
 import { hashOf, loadWhole } from '../records'
 import { takePicture } from '../sites'
 import { beginFromArchive, writeArchive } from '.'
@@ -19,6 +27,7 @@ const written = async (site = siteId) => {
 }
 const countSites = async () =>
   (await select<{ count: number }>('select count(*)::int as count from sites', []))[0]!.count
+const countFaults = async () => (await checkIndex()).faults.length
 const recordsIn = async (site: string) =>
   recordsOf(await loadWhole(site)).map(({ kind, id, record }) => [kind, id, canonicalJson(record)])
 
@@ -61,7 +70,7 @@ test.each<readonly [string, string, () => Promise<Buffer>]>([
   [
     'one of a newer version',
     'newer',
-    () => changed((all) => withManifest(all, { ...manifest(all), version: 2 })),
+    () => changed((all) => withManifest(all, { ...manifest(all), version: 3 })),
   ],
   ['one without its list', 'incomplete', () => changed((all) => delete all['site.json'])],
   [
@@ -202,5 +211,104 @@ describe('pictures', () => {
     ['nothing', 'not-a-picture', async () => Buffer.of()],
   ])('%s is told', async (_, why, make) => {
     expect(await take(await make())).toEqual({ ok: false, problem: { code: 'picture', why } })
+  })
+})
+
+describe('with its history', () => {
+  const withHistory = async (site: string) => {
+    const archive = await writeArchive(localOwner, site, true)
+    if (!archive.ok) throw new Error(archive.problem.code)
+    return Buffer.from(archive.value.data)
+  }
+  const plain = async (site: string) => {
+    const copy = await beginFromArchive(localOwner, await written(site))
+    if (!copy.ok) throw new Error(copy.problem.code)
+    return copy.value.id
+  }
+  const to = async (site: string, ...edits: object[]) => {
+    for (const edit of edits) {
+      const sent = [{ clientId: randomUUID(), edit: edit as never }]
+      const result = await saveEdits(localOwner, site, await revisionOf(site), sent)
+      expect(result).toMatchObject({ ok: true })
+    }
+  }
+  const texts = (site: string) =>
+    recordsIn(site).then((all) => all.map((each) => each.join(' ')).join('\n'))
+
+  test('a site is read back with every step, and goes back through them to the first bytes', async () => {
+    const site = await plain(siteId)
+    const first = await texts(site)
+    await to(
+      site,
+      { type: 'setSlot', slot: 'brand', value: '#5b2a86' },
+      { type: 'removePage', page: 'about' },
+      { type: 'renameSite', name: 'Other' },
+    )
+    expect(await undo(localOwner, site, await revisionOf(site))).toMatchObject({ ok: true })
+    const begun = await beginFromArchive(localOwner, await withHistory(site))
+    if (!begun.ok) throw new Error(begun.problem.code)
+    const copy = begun.value.id
+    expect(await texts(copy)).toBe(await texts(site))
+    const told = async (of: string) => {
+      const history = await readHistory(localOwner, of)
+      return history.ok && history.value.entries.map(({ at: _at, ...each }) => each)
+    }
+    expect(await told(copy)).toEqual(await told(site))
+    for (let i = 0; i < 2; i += 1) {
+      expect(await undo(localOwner, copy, await revisionOf(copy))).toMatchObject({ ok: true })
+    }
+    expect(await texts(copy)).toBe(first)
+    expect(await redo(localOwner, copy, await revisionOf(copy))).toMatchObject({ ok: true })
+    expect(await countFaults()).toBe(0)
+  })
+
+  test.each<readonly [string, (history: Array<Record<string, unknown>>) => unknown]>([
+    ['no list', () => ({})],
+    ['steps out of order', (all) => [...all].reverse()],
+    ['a step back to what comes after', ([one]) => [{ ...one, target: 7 }]],
+    ['a kind that is none', ([one]) => [{ ...one, kind: 'drop' }]],
+    [
+      'a record of a version that there is not',
+      ([one]) => [{ ...one, records: [{ kind: 'page', id: 'home', schema: 99, changes: [] }] }],
+    ],
+  ])('a history with %s is refused, and nothing is stored', async (_, change) => {
+    const site = await plain(siteId)
+    await to(site, { type: 'renameSite', name: 'One' }, { type: 'renameSite', name: 'Two' })
+    const entries = unzipSync(await withHistory(site))
+    const history = JSON.parse(Buffer.from(entries['history.json']!).toString()) as Array<
+      Record<string, unknown>
+    >
+    const text = JSON.stringify(change(history))
+    entries['history.json'] = strToU8(text)
+    withManifest(entries, { ...manifest(entries), history: hashOf(text) })
+    const before = await countSites()
+    const bytes = Buffer.from(zipSync(entries as Zippable))
+    expect(await beginFromArchive(localOwner, bytes)).toMatchObject({
+      problem: { code: 'archive', why: 'tampered' },
+    })
+    expect(await countSites()).toBe(before)
+  })
+
+  test('a step of it that leads to a snippet which runs is refused, and nothing is changed', async () => {
+    const docs = await loadWhole(siteId)
+    const [page, embed] = Object.values(docs.pages).flatMap(({ id, body }) =>
+      Object.values(body.elements).flatMap((each) => (each.kind === 'embed' ? [id, each] : [])),
+    ) as unknown as [string, { id: string; content: { html: string } }]
+    const site = await plain(siteId)
+    await to(site, { type: 'renameSite', name: 'One' })
+    const entries = unzipSync(await withHistory(site))
+    const [one] = JSON.parse(Buffer.from(entries['history.json']!).toString()) as [object]
+    const path = ['body', 'elements', embed.id, 'content', 'html']
+    const changes = [{ path, from: '<script>alert(1)</script>', to: embed.content.html }]
+    const records = [{ kind: 'page', id: page, schema: pageVersion, changes }]
+    const text = JSON.stringify([{ ...one, records }])
+    entries['history.json'] = strToU8(text)
+    withManifest(entries, { ...manifest(entries), history: hashOf(text) })
+    const begun = await beginFromArchive(localOwner, Buffer.from(zipSync(entries as Zippable)))
+    if (!begun.ok) throw new Error(begun.problem.code)
+    const copy = begun.value.id
+    const before = await texts(copy)
+    expect(await undo(localOwner, copy, await revisionOf(copy))).toMatchObject({ ok: false })
+    expect(await texts(copy)).toBe(before)
   })
 })

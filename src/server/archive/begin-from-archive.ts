@@ -4,7 +4,9 @@ import { database } from '../database/connection'
 import { createSite } from '../sites/create'
 import { newSite } from '../sites/new-site'
 import { fileStore } from '../storage'
-import { ArchiveRefused, readArchive, type ReadSite } from './read-archive'
+import { keepHistory } from './history'
+import { readArchive, type ReadSite } from './read-archive'
+import { ArchiveRefused } from './refused'
 
 /** Begins a site from an archive, whole or not at all. */
 export async function beginFromArchive(actor: Actor, bytes: Buffer): Promise<Result<SiteName>> {
@@ -22,7 +24,9 @@ export async function beginFromArchive(actor: Actor, bytes: Buffer): Promise<Res
     const workspace = await mayBegin(actor, undefined, transaction)
     if (workspace === undefined) return refused({ code: 'forbidden' })
     const begun = await newSite(workspace, name, transaction)
-    await createSite(begun, site.docs, transaction)
+    const revision = site.history.at(-1)?.revision ?? 0
+    await createSite({ ...begun, revision }, site.docs, transaction)
+    await keepHistory(actor, begun.id, site.history, transaction)
     return done({ id: begun.id, name })
   })
 }

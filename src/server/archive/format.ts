@@ -6,7 +6,11 @@ import { allRecordKinds } from '@/core/site'
  * `records/KIND/ID.json`; each file under `files/SHA-256`. docs/archive.md tells it in full.
  */
 export const archiveFormat = 'ample-easel-site'
-export const archiveVersion = 1
+export const archiveVersion = 2
+/** What an archive without history says: every version of ours reads it. */
+export const plainVersion = 1
+/** The entry that holds the history, where one is wanted. */
+export const historyName = 'history.json'
 
 const hash = z.string().regex(/^[0-9a-f]{64}$/)
 
@@ -29,6 +33,8 @@ export const manifestSchema = z.object({
     )
     .max(20_000),
   files: z.array(hash).max(20_000),
+  /** SHA-256 of the history, where it is in the archive. */
+  history: hash.optional(),
 })
 export type Manifest = z.infer<typeof manifestSchema>
 
@@ -40,5 +46,6 @@ export const fileEntryName = (of: string) => `files/${of}`
 export const mostArchive = 200_000_000
 export const mostRecord = 8_000_000
 export const mostFile = 30_000_000
+export const mostHistory = 100_000_000
 /** All that it may unpack to. */
 export const mostUnpacked = 600_000_000

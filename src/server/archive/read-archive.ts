@@ -1,7 +1,6 @@
 import yauzl, { type Entry, type ZipFile } from 'yauzl'
 import { deepestJson, jsonDepth } from '@/core/formats'
 import { withCleanSnippets } from '@/core/markup'
-import type { ArchiveFault } from '@/core/payloads'
 import {
   homePath,
   isUnreadable,
@@ -22,31 +21,30 @@ import { readyPicture } from '../sites/ready-picture'
 import {
   archiveVersion,
   fileEntryName,
+  historyName,
   manifestSchema,
   mostFile,
+  mostHistory,
   mostRecord,
   mostUnpacked,
   recordName,
   type Manifest,
 } from './format'
-
-/** Why an archive was not taken; nothing of it was stored. */
-export class ArchiveRefused extends Error {
-  constructor(readonly why: ArchiveFault) {
-    super(why)
-  }
-}
+import { filesIn, readHistory, type ArchivedHistory } from './history'
+import { ArchiveRefused } from './refused'
 
 /** A site that was read: its records, and its files by hash. */
 export interface ReadSite {
   readonly docs: SiteDocs
   readonly files: ReadonlyMap<string, Uint8Array>
+  /** Empty where the archive holds none. */
+  readonly history: ArchivedHistory
 }
 
 const KNOWN =
-  /^(?:site\.json|records\/(?:frame|page|picture|font)\/[a-z][a-z0-9-]{0,47}\.json|files\/[0-9a-f]{64})$/
-/** Most entries: the manifest, and as many records and files as it lists. */
-const MOST_ENTRIES = 40_001
+  /^(?:site\.json|history\.json|records\/(?:frame|page|picture|font)\/[a-z][a-z0-9-]{0,47}\.json|files\/[0-9a-f]{64})$/
+/** Most entries: the manifest, the history, and as many records and files as it lists. */
+const MOST_ENTRIES = 40_002
 
 function opened(bytes: Buffer): Promise<ZipFile> {
   return new Promise((resolve, reject) => {
@@ -74,6 +72,9 @@ function read(zip: ZipFile, entry: Entry, most: number): Promise<Buffer> {
   })
 }
 
+const mostOf = (name: string) =>
+  name === historyName ? mostHistory : name.startsWith('files/') ? mostFile : mostRecord
+
 /** All entries of an archive by name, none that is not of it, none larger than it may be. */
 async function entriesOf(bytes: Buffer): Promise<Map<string, Buffer>> {
   const zip = await opened(bytes)
@@ -86,7 +87,7 @@ async function entriesOf(bytes: Buffer): Promise<Map<string, Buffer>> {
     zip.on('entry', (entry: Entry) => {
       const name = entry.fileName
       if (!KNOWN.test(name) || entries.has(name)) return reject(new ArchiveRefused('foreign'))
-      const most = Math.min(left, name.startsWith('files/') ? mostFile : mostRecord)
+      const most = Math.min(left, mostOf(name))
       if (entry.uncompressedSize > most) return reject(new ArchiveRefused('too-large'))
       read(zip, entry, most).then((data) => {
         left -= data.length
@@ -168,6 +169,31 @@ async function takePictures(
   return taken
 }
 
+/**
+ * The history of an archive. Files that only it speaks of are taken as they are, where they are
+ * pictures as they may be kept; what they were is told where they are not.
+ */
+async function historyOf(
+  { history: hash }: Manifest,
+  entries: ReadonlyMap<string, Buffer>,
+  files: Map<string, Uint8Array>,
+): Promise<ArchivedHistory> {
+  if (!hash) return []
+  const data = entries.get(historyName)
+  if (data && hashOf(data) !== hash) throw new ArchiveRefused('tampered')
+  const json = jsonOf(data)
+  if (textFault(json)) throw new ArchiveRefused('tampered')
+  const history = readHistory(json)
+  for (const of of filesIn(data!.toString('utf8'))) {
+    const bytes = files.has(of) ? undefined : entries.get(fileEntryName(of))
+    if (!bytes) continue
+    const ready = await readyPicture(bytes)
+    if (!ready.ok || hashOf(ready.value.data) !== of) continue
+    files.set(of, ready.value.data)
+  }
+  return history
+}
+
 /** Reads an archive whole before anything of it is stored; throws `ArchiveRefused` where it cannot be taken. */
 export async function readArchive(bytes: Buffer): Promise<ReadSite> {
   try {
@@ -191,7 +217,7 @@ export async function readArchive(bytes: Buffer): Promise<ReadSite> {
     }
     const docs = siteDocs(frame, of<Page>('page'), pictures, fonts)
     checkWhole(docs)
-    return { docs, files }
+    return { docs, files, history: await historyOf(manifest, entries, files) }
   } catch (error) {
     if (error instanceof ArchiveRefused) throw error
     if (isUnreadable(error)) throw new ArchiveRefused('tampered')

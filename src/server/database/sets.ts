@@ -23,7 +23,7 @@ export async function tell(
 
 /** The columns of a table that rows are written to, each with its type. */
 export type Columns<Row> = {
-  readonly [K in keyof Row & string]-?: 'text' | 'int' | 'bigint' | 'boolean'
+  readonly [K in keyof Row & string]-?: 'text' | 'int' | 'bigint' | 'boolean' | 'timestamptz'
 }
 
 /** Most rows in one statement. */

@@ -7,15 +7,17 @@ export interface NewSite {
   readonly id: string
   readonly workspaceId: string
   readonly position: number
+  /** Where it comes with a history, the last of that. */
+  readonly revision?: number
 }
 
 /** Creates a site out of its records, which have been checked. */
 export async function createSite(
-  { id, workspaceId, position }: NewSite,
+  { id, workspaceId, position, revision = 0 }: NewSite,
   docs: SiteDocs,
   transaction: Transaction,
 ): Promise<void> {
   const { name } = docs.frame
-  await models().Site.create({ id, workspaceId, name, position, revision: 0 }, { transaction })
-  await writeRecords(id, 0, recordsOf(docs), transaction)
+  await models().Site.create({ id, workspaceId, name, position, revision }, { transaction })
+  await writeRecords(id, revision, recordsOf(docs), transaction)
 }

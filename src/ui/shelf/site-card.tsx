@@ -104,6 +104,11 @@ export function SiteCard({ entry, onAsk }: SiteCardProps) {
                   Keep it as a file
                 </a>
               </MenuItem>
+              <MenuItem asChild>
+                <a href={`${archiveAddress(id)}?history`} download>
+                  Keep it with its history
+                </a>
+              </MenuItem>
               <MenuItem onSelect={ask('put-away')}>Put away</MenuItem>
               <MenuLine />
               <MenuItem onSelect={ask('remove')}>Remove …</MenuItem>
