@@ -13,6 +13,8 @@ export { faultOf } from './fault'
 export { contentOf, hashOf, readContent, type Content } from './stored'
 export {
   putContents,
+  keepReady,
+  putFirstRecords,
   putRecords,
   readyWrite,
   writeRecords,

@@ -10,7 +10,14 @@ import {
   type SiteRecord,
 } from '@/core/site'
 import { columnsOf, insertLong, insertRows, select, tell, type Columns } from '../database/sets'
-import { indexHash, indexOf, readersVersion, replaceIndexes, type RecordIndex } from '../uses/rows'
+import {
+  addIndexes,
+  indexHash,
+  indexOf,
+  readersVersion,
+  replaceIndexes,
+  type RecordIndex,
+} from '../uses/rows'
 import { contentOf, type Content } from './stored'
 
 /** A record as it is to be; without one it goes. */
@@ -81,7 +88,20 @@ export interface ReadyWrite extends RecordRef {
   readonly indexHash: string
 }
 
+/** Records that are written again and again, made ready once. */
+const lasting = new WeakMap<SiteRecord, ReadyWrite>()
+
+/** Keeps what there is to write of a record for as long as that itself is kept: it begins many sites. */
+export function keepReady(ref: RecordRef, record: SiteRecord): void {
+  if (lasting.has(record)) return
+  const ready = readyWrite(ref, record)
+  ready.index()
+  lasting.set(record, ready)
+}
+
 export function readyWrite(ref: RecordRef, record: SiteRecord): ReadyWrite {
+  const kept = lasting.get(record)
+  if (kept?.kind === ref.kind && kept.id === ref.id) return kept
   const content = contentOf(ref.kind, record)
   const isAsStored = isCanonical(record)
   const stored = isAsStored ? record : (JSON.parse(content.body) as SiteRecord)
@@ -164,6 +184,36 @@ async function keepName(
   await tell('update sites set name = $2 where id = $1 and name <> $2', [siteId, name], transaction)
 }
 
+const recordRows = (siteId: string, revision: number, writes: readonly ReadyWrite[]) =>
+  writes.map(({ kind, id, content, listed, indexHash: own }) => ({
+    ...listed,
+    site_id: siteId,
+    kind,
+    id,
+    hash: content.hash,
+    revision,
+    readers: readersVersion,
+    index_hash: own,
+  }))
+
+/** Puts the records of a site that has none yet: nothing of it need be looked for. */
+export async function putFirstRecords(
+  siteId: string,
+  revision: number,
+  records: ReadonlyArray<RecordRef & { readonly record: SiteRecord }>,
+  transaction: Transaction,
+): Promise<void> {
+  const writes = records.map(({ record, ...ref }) => readyWrite(ref, record))
+  await putContents(siteId, writes, transaction)
+  await insertRows('records', recordColumns, recordRows(siteId, revision, writes), transaction)
+  const numbers = await numbersOf(siteId, writes, transaction)
+  const indexes = writes.map(({ kind, id, index }) => ({
+    no: numbers.get(`${kind}/${id}`)!.no,
+    index: index(),
+  }))
+  await addIndexes(siteId, indexes, transaction)
+}
+
 /** Puts records in place, with their contents and what is kept beside them, all in sets. */
 export async function putRecords(
   siteId: string,
@@ -178,16 +228,7 @@ export async function putRecords(
   await insertRows(
     'records',
     recordColumns,
-    writes.map(({ kind, id, content, listed, indexHash: own }) => ({
-      ...listed,
-      site_id: siteId,
-      kind,
-      id,
-      hash: content.hash,
-      revision,
-      readers: readersVersion,
-      index_hash: own,
-    })),
+    recordRows(siteId, revision, writes),
     transaction,
     `on conflict (site_id, kind, id) do update set hash = excluded.hash,
        revision = excluded.revision, title = excluded.title, path = excluded.path,

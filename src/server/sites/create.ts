@@ -1,7 +1,7 @@
 import type { Transaction } from 'sequelize'
 import { recordsOf, type SiteDocs } from '@/core/site'
 import { models } from '../database/models'
-import { writeRecords } from '../records'
+import { putFirstRecords } from '../records'
 
 export interface NewSite {
   readonly id: string
@@ -19,5 +19,5 @@ export async function createSite(
 ): Promise<void> {
   const { name } = docs.frame
   await models().Site.create({ id, workspaceId, name, position, revision }, { transaction })
-  await writeRecords(id, revision, recordsOf(docs), transaction)
+  await putFirstRecords(id, revision, recordsOf(docs), transaction)
 }

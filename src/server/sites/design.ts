@@ -15,7 +15,7 @@ import {
   type Picture,
   type SiteDocs,
 } from '@/core/site'
-import { hashOf } from '../records'
+import { hashOf, keepReady } from '../records'
 import { fileStore } from '../storage'
 
 type Wanted = Extract<BeginRequest['from'], { readonly design: string }>
@@ -84,6 +84,11 @@ export async function designDocs(wanted: Wanted, name: string): Promise<SiteDocs
   const design = designs.find(({ id }) => id === wanted.design)
   if (!design) return undefined
   const site = designSite(design, name, colorsOf(wanted))
+  // In its own colours a design has the same pages every time.
+  if (!wanted.colors?.length) {
+    for (const page of Object.values(site.docs.pages))
+      keepReady({ kind: 'page', id: page.id }, page)
+  }
   const store = fileStore()
   const logo = site.drawn.find(({ drawing }) => drawing.id === design.logo)
   const [pixels, data] = (logo && (await pixelLogo(logo))) ?? []

@@ -245,6 +245,19 @@ export function exchange(table: keyof RecordIndex): string {
     where (${old}) is distinct from (${fresh})`
 }
 
+/** Puts what is kept beside records that had nothing kept beside them. */
+export async function addIndexes(
+  siteId: string,
+  indexes: readonly IndexOfRecord[],
+  transaction: Transaction,
+): Promise<void> {
+  for (const table of indexTables) {
+    const columns = indexColumns[table] as typeof useColumns
+    const rows = keptRows(siteId, indexes, table) as Array<Kept<UseRow>>
+    await insertRows(table, columns, rows, transaction)
+  }
+}
+
 /** Puts what is kept beside some records in place of what was. */
 export async function replaceIndexes(
   siteId: string,
