@@ -146,7 +146,8 @@ function Page({ index, tabAt, onPlace, at, chosen, proposed, onChoose }: PagePro
         {bands.map((band, j) => {
           const key = sectionKey(band)
           const isEnd = band.kind !== 'band'
-          const told = proposed.has(key) ? `→ ${band.themeName}` : band.themeName
+          const isPart = !isEnd && band.doc === 'frame'
+          const told = `${proposed.has(key) ? '→ ' : isPart ? 'part, ' : ''}${band.themeName}`
           return (
             <BandButton
               key={key}

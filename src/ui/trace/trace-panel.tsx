@@ -63,6 +63,7 @@ function Traced({ spot, selection, element }: TracedProps) {
   const facets = shownFacets(element)
   const facet = facets.find(({ key }) => key === selection.facet) ?? facets[0]
   const kind = element ? kindOf(element.kind) : undefined
+  const isPart = spot.doc === 'frame' && spot.section.kind === 'band'
   const name = element && kind ? kind.title(element.content) : spot.section.name
   const trace = facet && traceFacet(spot, element, facet, state)
   // A fill is judged by what stands on it.
@@ -83,7 +84,8 @@ function Traced({ spot, selection, element }: TracedProps) {
           {name}
         </h2>
         <p className="text-soft">
-          {kind ? kind.label.toLowerCase() : 'section'} {element ? `in ${spot.section.name}` : ''}
+          {kind ? kind.label.toLowerCase() : isPart ? 'part' : 'section'}{' '}
+          {element ? `in ${spot.section.name}` : ''}
         </p>
       </header>
       <DeedBar selection={selection} />
