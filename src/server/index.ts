@@ -31,6 +31,7 @@ export {
   pageBeside,
   partPlaces,
   brokenLinks,
+  silentPictures,
   readPicture,
   siteCounts,
 } from './sites'

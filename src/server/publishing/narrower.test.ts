@@ -2,7 +2,7 @@ import { HtmlValidate } from 'html-validate'
 import sharp from 'sharp'
 import { localOwner } from '../access'
 import { closeTestDatabase, openTestDatabase, save, siteId } from '../database/database.fixture'
-import { takePicture } from '../sites'
+import { silentPictures, takePicture } from '../sites'
 import { publish, publishedFile } from '.'
 
 beforeAll(() => openTestDatabase('narrower_test'))
@@ -70,6 +70,19 @@ test('a picture is published in every width that is worth it, and pages name the
   expect(ofPictures).toEqual([])
   // They are made once.
   expect(await written()).toBe(0)
+})
+
+test('a picture that says nothing is told, one beside its name is not', async () => {
+  expect(await silentPictures(localOwner, siteId)).toEqual({ ok: true, value: [] })
+  expect(await save({ type: 'describePicture', picture: 'wide', alt: '' })).toMatchObject({
+    ok: true,
+  })
+  expect(await silentPictures(localOwner, siteId)).toEqual({ ok: true, value: ['wide-view.jpg'] })
+  expect(await save({ type: 'describePicture', picture: 'logo', alt: '' })).toMatchObject({
+    ok: true,
+  })
+  expect(await silentPictures(localOwner, siteId)).toEqual({ ok: true, value: ['wide-view.jpg'] })
+  await save({ type: 'describePicture', picture: 'logo', alt: 'Tern & Thistle' })
 })
 
 test('what is said of a picture reaches the pages that show it, and no others', async () => {

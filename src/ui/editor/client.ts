@@ -75,6 +75,7 @@ export function siteClient(site: string) {
     pictures: (after?: string) => call<readonly Picture[]>(`${at}/pictures?${query({ after })}`),
     picturesByIds: (ids: readonly string[]) =>
       call<Pictures>(`${at}/pictures?${query({ ids: ids.join(',') })}`),
+    silentPictures: () => call<readonly string[]>(`${at}/pictures?silent`),
     takePicture: (file: Blob, name: string) =>
       call<TakenPicture>(`${at}/pictures?${query({ name: name.slice(0, 120) })}`, file),
     history: (before?: number) => call<HistoryPage>(`${at}/edits?${query({ before })}`),

@@ -102,3 +102,26 @@ test('the page before is shown as one is taken away', async () => {
   expect(opened).toEqual([home.id])
   expect(sent).toEqual([{ type: 'removePage', page: second.id }])
 })
+
+test('navigations that lead to a page follow it, where that is wanted', async () => {
+  const shop = pages.find(({ id }) => id === 'shop')!
+  const links = (edits: readonly Edit[]) =>
+    edits.flatMap((edit) => (edit.type === 'setContent' ? [edit] : []))
+  const { editor, sent } = fake()
+  await keepPage(editor, shop, { ...shop, title: 'Papers', renamed: true })
+  const renamed = links(sent)
+  expect(renamed.length).toBeGreaterThan(1)
+  for (const { was, to } of renamed) {
+    expect(JSON.stringify(was)).toContain(`{"label":"Shop","href":"page:shop"}`)
+    expect(JSON.stringify(to)).toContain(`{"label":"Papers","href":"page:shop"}`)
+  }
+  const gone = fake()
+  await removePage(gone.editor, shop, true)
+  expect(links(gone.sent)).toHaveLength(renamed.length)
+  for (const { to } of links(gone.sent)) expect(JSON.stringify(to)).not.toContain('page:shop')
+  expect(gone.sent.at(-1)).toMatchObject({ type: 'removePage', page: 'shop' })
+  const left = fake()
+  await removePage(left.editor, shop)
+  await keepPage(left.editor, shop, { ...shop, title: 'Papers' })
+  expect(links(left.sent)).toEqual([])
+})

@@ -60,6 +60,28 @@ function linkFromHeader(editor: Editor, page: Pick<Page, 'id' | 'title'>): void 
   if (problem) toast.error(`Not put into the navigation: ${editProblemWords[problem]}.`)
 }
 
+type Links = ContentOf<'navigation'>['items']
+
+/** The navigations of header and footer that lead to a page. */
+export const navigationsTo = ({ body }: Pick<Frame, 'body'>, page: Page['id']): SiteElement[] =>
+  Object.values(body.elements).filter(
+    (element) =>
+      element.kind === 'navigation' && linksOf(element).some(({ href }) => href === `page:${page}`),
+  )
+
+/** Changes the links to a page in header and footer; says where it could not. */
+function changeLinks(editor: Editor, page: Page['id'], change: (links: Links) => Links): void {
+  for (const element of navigationsTo(editor.store.getState().docs.frame, page)) {
+    const { id } = element
+    const was = linksOf(element)
+    const to = change(was)
+    if (JSON.stringify(to) === JSON.stringify(was)) continue
+    const at = { element: id, at: ['items'], was, to }
+    const problem = editor.dispatch({ type: 'setContent', doc: 'frame', ...at })
+    if (problem) toast.error(`The navigation stays as it is: ${editProblemWords[problem]}.`)
+  }
+}
+
 /** What a page begins with: nothing but its title, all that another one holds, or a page of a design. */
 export type BeginsWith = 'nothing' | 'this' | { readonly design: Page }
 
@@ -114,7 +136,10 @@ export async function addPage(
 export async function keepPage(
   editor: Editor,
   page: Page,
-  wanted: Pick<Page, 'title' | 'path' | 'description'>,
+  wanted: Pick<Page, 'title' | 'path' | 'description'> & {
+    /** Whether navigations that call it by its title call it by the new one. */
+    readonly renamed?: boolean
+  },
 ): Promise<Wrong> {
   const keys = (['title', 'path', 'description'] as const).filter(
     (key) => wanted[key] !== page[key],
@@ -124,16 +149,28 @@ export async function keepPage(
   if (taken) return taken
   const changed = Object.fromEntries(keys.map((key) => [key, wanted[key]]))
   const problem = editor.dispatch({ type: 'setPage', page: page.id, ...changed })
-  return problem ? all(`Not kept: ${editProblemWords[problem]}.`) : undefined
+  if (problem) return all(`Not kept: ${editProblemWords[problem]}.`)
+  if (wanted.renamed && keys.includes('title')) {
+    changeLinks(editor, page.id, (links) =>
+      links.map((link) => {
+        const isIt = link.href === `page:${page.id}` && link.label === page.title
+        return isIt ? { ...link, label: wanted.title } : link
+      }),
+    )
+  }
+  return undefined
 }
 
-/** Takes a page away and shows the one beside it. */
-export async function removePage(editor: Editor, page: Page): Promise<Wrong> {
+/** Takes a page away and shows the one beside it; out of the navigations too, where that is wanted. */
+export async function removePage(editor: Editor, page: Page, unlinked = false): Promise<Wrong> {
   const before = await beside(editor, page.id, -1)
   if (!before.ok) return all(problemWords(before.problem))
   const other = before.value ? before : await beside(editor, page.id, 1)
   if (!other.ok) return all(problemWords(other.problem))
   if (other.value) await openAndTell(editor, other.value.id)
+  if (unlinked) {
+    changeLinks(editor, page.id, (links) => links.filter(({ href }) => href !== `page:${page.id}`))
+  }
   const problem = editor.dispatch({ type: 'removePage', page: page.id })
   if (problem) return all(`Not removed: ${editProblemWords[problem]}.`)
   toast(`${page.title} is removed. Undo brings it back as it was.`)

@@ -12,6 +12,7 @@ import {
   addPage,
   headerNavigation,
   keepPage,
+  navigationsTo,
   removePage,
   type BeginsWith,
   type Wrong,
@@ -126,11 +127,21 @@ function PageSettings({ page, onLeave }: PageDialogProps) {
   const isHome = page.path === homePath
   const seat = useSeat(page)
   const [description, setDescription] = useState(page.description)
+  const isNamed = useEditorState((state) =>
+    navigationsTo(state.docs.frame, page.id).some(({ content }) =>
+      JSON.stringify(content).includes(JSON.stringify(page.title)),
+    ),
+  )
+  const [renamed, setRenamed] = useState(true)
   const keep = async (event: FormEvent) => {
     event.preventDefault()
     const wanted = seat.read()
     if (!wanted) return
-    const wrong = await keepPage(editor, page, { ...wanted, description: description.trim() })
+    const wrong = await keepPage(editor, page, {
+      ...wanted,
+      description: description.trim(),
+      renamed: isNamed && renamed,
+    })
     if (wrong) seat.setWrong(wrong)
     else onLeave()
   }
@@ -151,6 +162,11 @@ function PageSettings({ page, onLeave }: PageDialogProps) {
             className="w-full rounded-md border border-edge-strong/60 bg-raised px-2.5 py-1.5"
           />
         </div>
+        {isNamed && (
+          <Tick checked={renamed} onChange={setRenamed}>
+            Header and footer call it by its new title
+          </Tick>
+        )}
         <p className="text-soft">Links to the page follow its address.</p>
         <Button type="submit" look="strong">
           Keep
@@ -165,6 +181,8 @@ function RemovePage({ page, onLeave }: PageDialogProps) {
   const editor = useEditor()
   const [links, setLinks] = useState<string>()
   const [wrong, setWrong] = useState<string>()
+  const isLinked = useEditorState(({ docs }) => navigationsTo(docs.frame, page.id).length > 0)
+  const [unlinked, setUnlinked] = useState(true)
   useEffect(() => {
     let current = true
     void editor.client.linksTo(page.id).then((result) => {
@@ -175,7 +193,7 @@ function RemovePage({ page, onLeave }: PageDialogProps) {
     }
   }, [editor, page.id])
   const remove = async () => {
-    const failed = await removePage(editor, page)
+    const failed = await removePage(editor, page, isLinked && unlinked)
     if (failed) setWrong(failed.words)
     else onLeave()
   }
@@ -184,6 +202,11 @@ function RemovePage({ page, onLeave }: PageDialogProps) {
       <div className="grid gap-3">
         {wrong && <Notice>{wrong}</Notice>}
         <p role="status">{links ?? 'Looking for links to it …'}</p>
+        {isLinked && (
+          <Tick checked={unlinked} onChange={setUnlinked}>
+            Take it out of the navigation of header and footer
+          </Tick>
+        )}
         <Button look="strong" disabled={links === undefined} onClick={() => void remove()}>
           Remove {page.title}
         </Button>

@@ -1,10 +1,10 @@
 'use client'
 
-import { useEffect, useState } from 'react'
 import type { BrokenLinks } from '@/core/payloads'
 import type { PageId } from '@/core/site'
-import { openAndTell, useEditor } from '../editor'
-import { counted, problemWords } from '../words'
+import { openAndTell, useEditor, type Editor } from '../editor'
+import { counted } from '../words'
+import { useAsked } from './use-asked'
 
 /** Pages that are named where links are told. */
 const NAMED = 5
@@ -12,22 +12,12 @@ const NAMED = 5
 const sum = (links: BrokenLinks, of: 'gone' | 'nowhere') =>
   links.reduce((total, each) => total + each[of], 0)
 
+const asking = (client: Editor['client']) => client.brokenLinks()
+
 /** What visitors could not follow; it keeps nobody from publishing. */
 export function Links({ onGo }: { readonly onGo: () => void }) {
   const editor = useEditor()
-  const [links, setLinks] = useState<BrokenLinks>()
-  const [failure, setFailure] = useState<string>()
-  useEffect(() => {
-    let isCurrent = true
-    void editor.client.brokenLinks().then((result) => {
-      if (!isCurrent) return
-      if (result.ok) setLinks(result.value)
-      else setFailure(problemWords(result.problem))
-    })
-    return () => {
-      isCurrent = false
-    }
-  }, [editor])
+  const { value: links, failure } = useAsked(asking)
   if (failure) return <p role="alert">× {failure}</p>
   if (!links) return <p>Looking for links that lead nowhere …</p>
   if (links.length === 0) return <p>✓ Every link leads somewhere.</p>

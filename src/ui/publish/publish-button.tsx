@@ -7,6 +7,7 @@ import type { Publication } from '@/core/payloads'
 import { useEditor, useEditorState, useFailing } from '../editor'
 import { Button, Dialog, Notice } from '../kit'
 import { Links } from './links'
+import { Silent } from './silent'
 import { counted, problemWords, when } from '../words'
 
 type Phase =
@@ -84,6 +85,7 @@ export function PublishButton() {
           )}
           <Readable onGo={() => setOpen(false)} />
           {open && <Links onGo={() => setOpen(false)} />}
+          {open && <Silent />}
           <p className="text-soft">
             Publishing writes plain HTML and CSS, with the slots as custom properties, and serves
             them read-only.

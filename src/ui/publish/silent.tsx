@@ -1,0 +1,26 @@
+'use client'
+
+import type { Editor } from '../editor'
+import { counted } from '../words'
+import { useAsked } from './use-asked'
+
+/** Pictures that are named where they are told. */
+const NAMED = 5
+
+const asking = (client: Editor['client']) => client.silentPictures()
+
+/** Pictures without words for who does not see them; they keep nobody from publishing. */
+export function Silent() {
+  const { value: silent, failure } = useAsked(asking)
+  if (failure) return <p role="alert">× {failure}</p>
+  if (!silent) return <p>Looking for pictures without words …</p>
+  if (silent.length === 0) return <p>✓ Every picture says in words what it shows.</p>
+  const rest = silent.length - NAMED
+  return (
+    <p className="rounded-md border border-dashed border-ink px-2.5 py-1.5">
+      <b>! {counted(silent.length, 'picture')} without words for who does not see them:</b>{' '}
+      {silent.slice(0, NAMED).join(', ')}
+      {rest > 0 && `, and ${rest} more`}. Click one on the page to say what it shows.
+    </p>
+  )
+}
