@@ -68,8 +68,32 @@ test('a page that is linked says where before it goes; home stays', async ({ pag
   await choose(page, 'Remove it …')
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByRole('status')).toContainText('header or footer, on every page; Home')
+  await expect(dialog.getByLabel('Take it out of the navigation')).toBeChecked()
+  await dialog.getByRole('button', { name: 'Remove Shop' }).click()
+  await expect(page.getByRole('button', { name: 'Page: Workshops' })).toBeVisible()
+  const links = stageFrame(page).locator('header .navigation')
+  await expect(links).not.toContainText('Shop')
+  // What still leads there is told before it is published.
+  await page.getByRole('button', { name: 'Publish' }).click()
+  await expect(dialog.getByText(/to pages that are gone/)).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Home' })).toBeVisible()
+  await expect(dialog.getByText('Every picture says in words what it shows.')).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(dialog).toHaveCount(0)
+  // The page, and the two navigations.
+  for (let i = 0; i < 3; i += 1) await undo(page)
+  await expect(links).toContainText('Shop')
+
+  // Navigations call it by its new title.
+  await page.getByRole('button', { name: 'Page: Workshops' }).click()
+  await page.getByRole('menuitemradio', { name: 'Shop', exact: true }).click()
+  await choose(page, 'Title and address …')
+  await dialog.getByLabel('Title', { exact: true }).fill('Papers')
+  await dialog.getByRole('button', { name: 'Keep' }).click()
+  await expect(links).toContainText('Papers')
+  await isSaved(page)
+  for (let i = 0; i < 3; i += 1) await undo(page)
+  await expect(links).toContainText('Shop')
 })
 
 test('a page is begun with all that another one holds', async ({ page }) => {
