@@ -64,7 +64,7 @@ export {
   type LayoutSettings,
   type TypeSettings,
 } from './frame'
-export { arranged, isPlacedPart, partsOf, standingOn, type Placed, type Standing } from './parts'
+export { arranged, partsOf, standingOn, type Placed, type Standing } from './parts'
 export {
   byOrder,
   homePath,

@@ -2,7 +2,7 @@ import type { DocId, SectionId } from './ids'
 import type { Frame } from './frame'
 import { own } from './own'
 import type { Page } from './page'
-import { sectionsInOrder, type Body, type Section } from './section'
+import { sectionsInOrder, type Section } from './section'
 
 /** A section of a page or of the frame, as it stands on a page. */
 export interface Standing {
@@ -31,10 +31,6 @@ export function arranged<T extends { readonly kind: Section['kind']; readonly id
   })
   return [...ends('header'), ...bands, ...ends('footer')]
 }
-
-/** Whether an id in the order of a body is that of a part. */
-export const isPlacedPart = (body: Body, id: SectionId): boolean =>
-  body.order.includes(id) && !own(body.sections, id)
 
 /** All that stands on a page, top to bottom, what is hidden as well. */
 export function standingOn(frame: Frame, page: Page | undefined): Standing[] {

@@ -4,6 +4,7 @@ import { applyEdit, type Edit } from '@/core/edit'
 import { siteDocs, type ElementId, type PageId, type SectionId, type SiteDocs } from '@/core/site'
 import type { Editor, EditorState, Selection } from '../editor'
 import { addElement, canStep, duplicate, hide, moveStep, putInto, remove } from './deeds'
+import { dropElement } from './seats'
 
 jest.mock('sonner', () => ({ toast: Object.assign(jest.fn(), { error: jest.fn() }) }))
 jest.mock('../editor', () => ({ openAndTell: jest.fn() }))
@@ -85,4 +86,52 @@ test('an element is put once more, moved among those beside it, put into a card,
   remove(window.editor, { ...opening, element: card })
   for (const id of [card, copy, between, added]) expect(window.body().elements[id]).toBeUndefined()
   expect(list()).toEqual([column, element])
+})
+
+test('an element steps out of what holds it and into the next section; a header keeps its own', () => {
+  const window = start()
+  const { body } = window
+  const [column] = body().sections['opening' as SectionId]!.children as [ElementId]
+  const inner = body().elements[column]!.children!.at(-1)!
+  moveStep(window.editor, { ...opening, element: inner }, 1)
+  expect(body().sections['opening' as SectionId]!.children.indexOf(inner)).toBe(1)
+  moveStep(window.editor, { ...opening, element: inner }, 1)
+  moveStep(window.editor, { ...opening, element: inner }, 1)
+  const next = body().order[1]!
+  expect(body().sections[next]!.children[0]).toBe(inner)
+  expect(window.selection()).toMatchObject({ section: next, element: inner })
+  moveStep(window.editor, window.selection()!, -1)
+  expect(body().sections['opening' as SectionId]!.children.at(-1)).toBe(inner)
+  // Nothing lies above the first section, nor beyond a header.
+  moveStep(window.editor, { ...opening, element: column }, -1)
+  expect(body().sections['opening' as SectionId]!.children[0]).toBe(column)
+  const { frame } = window.docs()
+  const last = frame.body.sections['header' as SectionId]!.children.at(-1)!
+  const header = { doc: 'frame', section: 'header' as SectionId, element: last } as const
+  expect(canStep({ docs: window.docs(), pageId: page }, header, 1)).toBe(false)
+})
+
+test('an element is dropped before another one, into what holds others, or into a section; not out of a part', () => {
+  const window = start()
+  const { body } = window
+  const list = (id: string) => body().sections[id as SectionId]!.children
+  const [column, picture] = list('opening') as [ElementId, ElementId]
+  const next = body().order[1]!
+  dropElement(window.editor, { doc: page, element: picture }, { doc: page, section: next })
+  expect(list(next).at(-1)).toBe(picture)
+  const back = { doc: page, section: opening.section, element: column }
+  dropElement(window.editor, { doc: page, element: picture }, back)
+  expect(body().elements[column]!.children!.at(-1)).toBe(picture)
+  const [first] = body().elements[column]!.children as [ElementId]
+  dropElement(window.editor, { doc: page, element: picture }, { ...back, element: first })
+  expect(body().elements[column]!.children![0]).toBe(picture)
+  const before = window.docs()
+  dropElement(window.editor, { doc: page, element: picture }, { ...back, element: picture })
+  dropElement(
+    window.editor,
+    { doc: page, element: picture },
+    { doc: 'frame', section: 'header' as SectionId },
+  )
+  expect(window.docs()).toBe(before)
+  expect(toast.error).toHaveBeenCalledWith(expect.stringContaining('stays there'))
 })

@@ -33,7 +33,8 @@ const seat = (
 
 /**
  * The place a step away: beside its neighbour; at the end of what holds it, out of that; at the
- * end of its section, in the next one of the same document. Undefined where nothing lies beyond.
+ * end of its section, in the next band of the page itself. Undefined where nothing lies beyond:
+ * what is in a header, a footer or a part stays there.
  */
 export function stepSeat(
   { docs, pageId }: Pick<EditorState, 'docs' | 'pageId'>,
@@ -49,10 +50,11 @@ export function stepSeat(
     const around = seatOf(body, section, into)
     return seat(section, around.into, by > 0 ? around.list[around.at + 1] : into)
   }
-  const sections = standingOn(docs.frame, docs.pages[pageId])
-    .filter((each) => each.doc === doc && !each.section.hidden)
+  const bands = standingOn(docs.frame, docs.pages[pageId])
+    .filter((each) => each.doc === pageId && each.section.kind === 'band' && !each.section.hidden)
     .map((each) => each.section)
-  const next = sections[sections.findIndex(({ id }) => id === section) + by]
+  const here = bands.findIndex(({ id }) => doc === pageId && id === section)
+  const next = here < 0 ? undefined : bands[here + by]
   return next && seat(next.id, undefined, by > 0 ? next.children[0] : undefined)
 }
 
