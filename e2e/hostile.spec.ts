@@ -1,4 +1,5 @@
 import { expect, test, type APIRequestContext, type Browser, type Page } from '@playwright/test'
+import { pageVersion } from '../src/core/site'
 import { boxOnStage, isSaved, openPaint, stageFrame, undo } from './editor'
 import { xssCorpus } from './xss-corpus'
 
@@ -96,7 +97,13 @@ test(`${corpus.length} texts that want to run: written on a page, none does, not
     data: { name: 'Hostile', from: { site: 'tern-and-thistle' } },
   })
   const site = ((await begun.json()) as { id: string }).id
-  const record = { schema: 6, id: 'hostile', order: 'a9', title: '<b>Hostile', path: 'hostile' }
+  const record = {
+    schema: pageVersion,
+    id: 'hostile',
+    order: 'a9',
+    title: '<b>Hostile',
+    path: 'hostile',
+  }
   const body = hostilePage()
   const added = await save(request, site, {
     type: 'addPage',

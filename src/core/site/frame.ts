@@ -8,13 +8,20 @@ import { bodySchema } from './section'
 import { mostStudies, studySchema } from './study'
 import { editions, themesSchema } from './theme'
 import { runningTextStep } from './running-text-step'
-import { carriedOver, isAbove, withWholes, type Stored, type UpgradeStep } from './upgrade-steps'
+import {
+  carriedOver,
+  isAbove,
+  unchanged,
+  withWholes,
+  type Stored,
+  type UpgradeStep,
+} from './upgrade-steps'
 
 /** Longest custom CSS, in UTF-16 units. */
 export const mostCustomCss = 200_000
 
 /** The shape of a frame that is written today. */
-export const frameVersion = 5
+export const frameVersion = 6
 
 /** A shared style of elements; a variant inherits from `parent` all it does not set. */
 export const elementStyleSchema = z.strictObject({
@@ -125,4 +132,6 @@ export const frameSteps: Readonly<Record<number, UpgradeStep>> = {
   },
   // 5: headings and quotes are running text, sections can be hidden.
   4: runningTextStep,
+  // 6: bands of the frame are parts, which stand where pages name them.
+  5: unchanged,
 }

@@ -4,9 +4,9 @@ import { pageId } from './ids'
 import { nameText } from './text'
 import { bodySchema } from './section'
 import { runningTextStep } from './running-text-step'
-import { carriedOver, withWholes, type Stored, type UpgradeStep } from './upgrade-steps'
+import { carriedOver, unchanged, withWholes, type Stored, type UpgradeStep } from './upgrade-steps'
 
-export const pageVersion = 6
+export const pageVersion = 7
 
 /** A fractional index: between any two there is another, so that a page that comes or moves touches no other. */
 export const orderKey = z.string().refine(isOrderKey, 'not a key of an order')
@@ -56,8 +56,6 @@ export function byOrder(a: Pick<Page, 'order' | 'id'>, b: Pick<Page, 'order' | '
   return a.id < b.id ? -1 : a.id > b.id ? 1 : 0
 }
 
-const unchanged: UpgradeStep = { record: (page) => page, change: carriedOver }
-
 /** Where pages stood beside their documents, whoever reads them gives them keys; one without stands first. */
 const withOrder = (page: Stored): Stored => ({ ...page, order: page.order ?? 'a0' })
 
@@ -72,4 +70,6 @@ export const pageSteps: Readonly<Record<number, UpgradeStep>> = {
   },
   // 6: headings and quotes are running text, sections can be hidden.
   5: runningTextStep,
+  // 7: the order of a page can name parts of the site.
+  6: unchanged,
 }

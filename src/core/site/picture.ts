@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { pictureId } from './ids'
 import { plainText } from './text'
-import type { UpgradeStep } from './upgrade-steps'
+import { unchanged, type UpgradeStep } from './upgrade-steps'
 
 /** SHA-256 of bytes, in hexadecimal digits: under it a file lies in the file store. */
 export const fileHash = z.string().regex(/^[0-9a-f]{64}$/, 'not the hash of a file')
@@ -9,7 +9,7 @@ export const fileHash = z.string().regex(/^[0-9a-f]{64}$/, 'not the hash of a fi
 /** A file's name as published sites have it: no folder, nothing that an address would read otherwise. */
 export const fileName = z.string().regex(/^[A-Za-z0-9][\w.-]{0,119}$/, 'not a file name')
 
-export const pictureVersion = 1
+export const pictureVersion = 2
 
 /** A picture of the site: its file, how large it is in pixels, what it shows in words. */
 export const pictureSchema = z.strictObject({
@@ -30,7 +30,10 @@ export const pictureSchema = z.strictObject({
 export type Picture = z.infer<typeof pictureSchema>
 export type Pictures = Readonly<Record<string, Picture>>
 
-export const pictureSteps: Readonly<Record<number, UpgradeStep>> = {}
+export const pictureSteps: Readonly<Record<number, UpgradeStep>> = {
+  // 2: a picture can have a focus.
+  1: unchanged,
+}
 
 export type Focus = NonNullable<Picture['focus']>
 

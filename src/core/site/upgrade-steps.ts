@@ -17,6 +17,9 @@ export interface UpgradeStep {
 /** For steps that add members which no earlier change can have touched. */
 export const carriedOver = (change: Change): Change => change
 
+/** For a version in which only more can be said: older programs are to know that they do not read it. */
+export const unchanged: UpgradeStep = { record: (record) => record, change: carriedOver }
+
 /** Whether a change exchanges a whole that holds the member at `path`, which it then does not name itself. */
 export const isAbove = ({ path }: Change, ...member: string[]): boolean =>
   path.length <= member.length && path.every((step, i) => step === member[i] || member[i] === '*')

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { unzipSync, zipSync, strToU8, type Zippable } from 'fflate'
 import sharp from 'sharp'
-import { canonicalJson, pageVersion, recordsOf } from '@/core/site'
+import { canonicalJson, pageVersion, pictureVersion, recordsOf } from '@/core/site'
 import { localOwner } from '../access'
 import {
   closeTestDatabase,
@@ -170,7 +170,12 @@ describe('pictures', () => {
         height: 200,
       },
     })
-    const picture = { schema: 1, id: 'a-photo', alt: '', ...(taken as { value: object }).value }
+    const picture = {
+      schema: pictureVersion,
+      id: 'a-photo',
+      alt: '',
+      ...(taken as { value: object }).value,
+    }
     const edit = { clientId: crypto.randomUUID(), edit: { type: 'addPicture', picture } as never }
     expect((await saveEdits(localOwner, siteId, 0, [edit])).ok).toBe(true)
     expect(await take(bytes, 'other.jpg')).toMatchObject({

@@ -1,5 +1,6 @@
 import { HtmlValidate } from 'html-validate'
 import sharp from 'sharp'
+import { pictureVersion } from '@/core/site'
 import { localOwner } from '../access'
 import { closeTestDatabase, openTestDatabase, save, siteId } from '../database/database.fixture'
 import { silentPictures, takePicture } from '../sites'
@@ -34,7 +35,7 @@ const written = async () => {
   return result.value.written
 }
 
-const picture = { schema: 1, id: 'wide', alt: 'A wide view' }
+const picture = { schema: pictureVersion, id: 'wide', alt: 'A wide view' }
 const element = { id: 'wide-1', kind: 'picture', content: { asset: 'wide', ratio: '16/9' } }
 
 test('a picture is published in every width that is worth it, and pages name them', async () => {

@@ -1,4 +1,4 @@
-import { siteDocs } from '@/core/site'
+import { pictureVersion, siteDocs } from '@/core/site'
 import { unzipSync, strFromU8 } from 'fflate'
 import { demoSites } from '@demo/sites'
 import promises from 'node:fs/promises'
@@ -190,7 +190,7 @@ test('what nothing refers to is taken away once it is old, and what the history 
   const [loose, young] = [await put('nobody wants this', hours(2)), await put('just put', hours(0))]
   const removed = await put('a picture that was removed', hours(2))
   const picture = {
-    schema: 1,
+    schema: pictureVersion,
     id: 'gone',
     file: removed,
     fileName: 'gone.png',
