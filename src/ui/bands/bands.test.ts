@@ -1,6 +1,6 @@
 import { demoSites } from '@demo/sites'
 import { bandsOf as bandsIn } from '@/core/uses'
-import { sectionsInOrder, type Frame, type ThemeId } from '@/core/site'
+import { sectionsInOrder, type Frame, type SectionId, type ThemeId } from '@/core/site'
 import { bandsOnPage, withThemes } from './bands'
 
 const { frame, pages } = demoSites[0]!
@@ -52,4 +52,37 @@ test('with the themes that are proposed, the header follows the section under it
   expect(header).toMatchObject({ blends: true, background: first!.background, theme: 'on-ink' })
   expect(asProposed.at(-1)).toEqual(bands.at(-1))
   expect(withThemes(bands, frame, () => undefined)).toEqual(bands)
+})
+
+test('parts and a header of its own are drawn where they stand, though the page is not at hand', () => {
+  const { body } = frame
+  const call = {
+    ...body.sections['footer' as SectionId]!,
+    id: 'call' as SectionId,
+    kind: 'band' as const,
+  }
+  const withPart = {
+    ...frame,
+    body: {
+      ...body,
+      order: [...body.order, call.id],
+      sections: { ...body.sections, [call.id]: { ...call, name: 'Call' } },
+    },
+  }
+  const first = entry('home').bands[0]!
+  const page = {
+    ...entry('home'),
+    bands: [{ kind: 'part', id: 'call' }, first, { kind: 'part', id: 'gone' }],
+  }
+  const drawn = (bands: readonly object[]) =>
+    bandsOnPage('tern', withPart, { ...page, bands } as never)
+  const all = drawn(page.bands)
+  expect(all.map(({ kind }) => kind)).toEqual(['header', 'band', 'band', 'footer'])
+  expect(all[1]).toMatchObject({ doc: 'frame', name: 'Call', section: 'call' })
+  // The header blends with what lies under it, be that a part.
+  expect(all[0]).toMatchObject({ blends: true, background: all[1]!.background })
+  const own = { ...first, id: 'mine', kind: 'header', name: 'Mine' }
+  expect(drawn([own, first])[0]).toMatchObject({ doc: 'home', name: 'Mine', blends: false })
+  // One that is hidden leaves the page without.
+  expect(drawn([{ ...own, hidden: true }, first])[0]).toMatchObject({ kind: 'band' })
 })

@@ -41,3 +41,25 @@ test('a search shows what is found with what it stands in, whatever is closed', 
   expect(found[0]!.depth).toBe(0)
   expect(seenRows(rows, new Set(), 'no such words')).toEqual([])
 })
+
+test('a part is in it where the page places it, told as what it is, with all that stands in it', () => {
+  const [first] = home.body.order
+  const { [first!]: section, ...others } = home.body.sections
+  const frame = {
+    ...ternFrame,
+    body: {
+      order: [...ternFrame.body.order, first!],
+      sections: { ...ternFrame.body.sections, [first!]: section! },
+      elements: { ...ternFrame.body.elements, ...home.body.elements },
+    },
+  }
+  const page = { ...home, body: { ...home.body, sections: others } }
+  const all = outlineOf(frame, page)
+  const part = all.findIndex(({ label }) => label === 'Part')
+  expect(all[part]).toMatchObject({ doc: 'frame', section: first, words: section!.name })
+  expect(all[part + 1]).toMatchObject({ doc: 'frame', section: first, depth: 1 })
+  // The same lines as before, in the same order, but for whose they are.
+  expect(words(all)).toEqual(words(rows))
+  // Where it is gone, nothing stands.
+  expect(outlineOf(ternFrame, page).some(({ section: each }) => each === first)).toBe(false)
+})
