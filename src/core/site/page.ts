@@ -4,7 +4,7 @@ import { pageId } from './ids'
 import { nameText } from './text'
 import { bodySchema } from './section'
 import { runningTextStep } from './running-text-step'
-import { carriedOver, unchanged, withWholes, type Stored, type UpgradeStep } from './upgrade-steps'
+import { unchanged, withWholes, type Stored, type UpgradeStep } from './upgrade-steps'
 
 export const pageVersion = 7
 
