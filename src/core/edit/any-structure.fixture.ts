@@ -114,7 +114,8 @@ export const structureEdits = {
     ),
   keepPart: ({ frame, pages }: SiteDocs) =>
     fc.constantFrom(...Object.values(pages)).chain(({ id, body }) =>
-      fc.constantFrom(...body.order).map((section) => ({
+      // A page that has lost all its sections: one that it had.
+      fc.constantFrom(...body.order, 'gone').map((section) => ({
         type: 'keepPart',
         doc: id,
         section,
