@@ -5,12 +5,14 @@ import { contentAt } from '@/core/edit'
 import { pictureAddress } from '@/core/render'
 import { own, type Picture } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
-import { Button, FileButton, Popover, TextField } from '../kit'
+import { Button, FileButton, later, Popover, TextField } from '../kit'
 import { editProblemWords, problemWords } from '../words'
 import type { FieldProps } from './field-props'
-import { DrawnPictures } from './drawn-pictures'
 import { FocusPoint } from './focus-point'
 import { exchangeFile, takeFile } from './take-file'
+
+/** Fetched in the first quiet moment: every picture of ours is a function of its own. */
+const DrawnPictures = later(async () => (await import('./drawn-pictures')).DrawnPictures)
 
 /** A picture of the site: chosen among those that are there, or taken from a file; with what it shows in words. */
 export function PictureField({ field, at, content, onWrite }: FieldProps<'picture'>) {

@@ -1,6 +1,5 @@
 import { toast } from 'sonner'
 import { emptyPage, orderAfter, pageLike, type PageSeat } from '@/core/designs/new-page'
-import { pageOfDesign } from '@/core/designs/page-of-design'
 import type { ContentOf } from '@/core/elements'
 import {
   idFromName,
@@ -100,6 +99,7 @@ async function pageFrom(
   const shown = pictures.value.filter(({ width }) => width > 300)
   editor.holdPictures(Object.fromEntries(shown.map((picture) => [picture.id, picture])))
   const site = { frame, pictures: shown.map(({ id }) => id as string), pages: [behind.id] }
+  const { pageOfDesign } = await import('@/core/designs/page-of-design')
   return pageOfDesign(begins.design, site, seat, newId)
 }
 
