@@ -47,6 +47,7 @@ export {
 export {
   childrenOf,
   mostSections,
+  seatOf,
   sectionSchema,
   sectionOf,
   sectionsInOrder,

@@ -2,6 +2,7 @@ import * as z from 'zod'
 import { sectionLayouts } from '../elements'
 import { elementSchema, mostChildren, type SiteElement } from './element'
 import { elementId, sectionId, themeId, type ElementId, type SectionId } from './ids'
+import { own } from './own'
 import { nameText } from './text'
 import { facetColors } from './paint'
 
@@ -74,4 +75,11 @@ export function sectionOf(body: Body, element: ElementId): SectionId | undefined
     })
     return found
   })?.id
+}
+
+/** Where an element stands: what holds it, and its neighbours there. */
+export function seatOf(body: Body, section: SectionId, element: ElementId) {
+  const holder = Object.values(body.elements).find(({ children }) => children?.includes(element))
+  const list = holder?.children ?? own(body.sections, section)?.children ?? []
+  return { into: holder?.id, list, at: list.indexOf(element) }
 }

@@ -3,6 +3,7 @@ import * as z from 'zod'
 import { allRecordKinds, readChanges, type RecordKind } from '@/core/site'
 import type { Actor } from '../access'
 import { insertRows, select } from '../database/sets'
+import { editRecordColumns } from '../edits/edit-records'
 import { ArchiveRefused } from './refused'
 
 const path = z.array(z.union([z.string().max(200), z.number().int().min(0)])).max(60)
@@ -125,15 +126,7 @@ export async function keepHistory(
   )
   await insertRows(
     'edit_records',
-    {
-      site_id: 'text',
-      revision: 'int',
-      n: 'int',
-      kind: 'text',
-      id: 'text',
-      schema: 'int',
-      changes: 'text',
-    },
+    editRecordColumns,
     history.flatMap(({ revision, records }) =>
       records.map(({ changes, ...record }, n) => ({
         ...record,

@@ -19,7 +19,7 @@ interface StoredChanges {
   readonly schema: number
   readonly changes: string
 }
-const columns: Columns<StoredChanges> = {
+export const editRecordColumns: Columns<StoredChanges> = {
   site_id: 'text',
   revision: 'int',
   n: 'int',
@@ -45,7 +45,7 @@ export function keepChanges(
     schema: recordKinds[kind].version,
     changes: JSON.stringify(own),
   }))
-  return insertRows('edit_records', columns, rows, transaction)
+  return insertRows('edit_records', editRecordColumns, rows, transaction)
 }
 
 /** Which way a stored change is gone. */

@@ -6,6 +6,7 @@ import {
   bodyOf,
   elementSchema,
   own,
+  seatOf,
   type Body,
   standingOn,
   type PageId,
@@ -13,7 +14,7 @@ import {
 } from '@/core/site'
 import { openAndTell, type Editor, type EditorState, type Selection } from '../editor'
 import { newId } from '../new-id'
-import { moveElementTo, seatOf, stepSeat } from './seats'
+import { moveElementTo, stepSeat } from './seats'
 import { tell } from './tell'
 
 const heldBody = (editor: Editor, { doc }: Selection): Body | undefined =>

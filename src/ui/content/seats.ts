@@ -4,22 +4,14 @@ import { kindOf } from '@/core/elements'
 import {
   bodyOf,
   own,
+  seatOf,
   standingOn,
-  type Body,
   type DocId,
   type ElementId,
   type SectionId,
 } from '@/core/site'
 import type { Editor, EditorState, Selection } from '../editor'
 import { tell } from './tell'
-
-/** Where an element stands: what holds it, and its neighbours there. */
-export function seatOf(body: Body, section: SectionId, element: ElementId) {
-  const holder = Object.values(body.elements).find(({ children }) => children?.includes(element))
-  const list = holder?.children ?? own(body.sections, section)?.children ?? []
-  const at = list.indexOf(element)
-  return { into: holder?.id, list, at }
-}
 
 const seat = (
   section: SectionId,

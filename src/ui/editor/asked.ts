@@ -1,7 +1,7 @@
 'use client'
 
 import { useEffect, useState } from 'react'
-import type { DryRun, Inventory, PartPlaces, Result } from '@/core/payloads'
+import type { BrokenLinks, DryRun, Inventory, PartPlaces, Result } from '@/core/payloads'
 import type { SweepRequest } from '@/core/sweep'
 import { problemWords } from '../words'
 import { useEditor, useEditorState } from './context'
@@ -48,4 +48,16 @@ export function useDryRun(request: SweepRequest | undefined): Asked<DryRun> {
 export function usePartPlaces(wanted = true): Asked<PartPlaces> {
   const { client } = useEditor()
   return useAnswer(wanted ? client.partPlaces : undefined, [client, wanted])
+}
+
+/** Links that lead nowhere, over all pages. */
+export function useBrokenLinks(): Asked<BrokenLinks> {
+  const { client } = useEditor()
+  return useAnswer(client.brokenLinks, [client])
+}
+
+/** Pictures that are shown and say nothing in words, by file name. */
+export function useSilentPictures(): Asked<readonly string[]> {
+  const { client } = useEditor()
+  return useAnswer(client.silentPictures, [client])
 }

@@ -1,5 +1,5 @@
 export type { SiteClient } from './client'
-export { useDryRun, useInventory, usePartPlaces } from './asked'
+export { useBrokenLinks, useDryRun, useInventory, usePartPlaces, useSilentPictures } from './asked'
 export { EditorProvider, useEditor, useEditorState } from './context'
 export {
   looksOfSite,

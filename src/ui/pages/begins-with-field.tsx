@@ -1,8 +1,9 @@
 'use client'
 
-import { useEffect, useId, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { designNames } from '@/core/designs/names'
 import { pagesInOrder, type Page } from '@/core/site'
+import { SelectField } from '../kit'
 import type { BeginsWith } from './page-deeds'
 
 interface OfDesign {
@@ -26,7 +27,7 @@ interface BeginsWithFieldProps {
 
 /** What a new page begins with. */
 export function BeginsWithField({ page, onChange }: BeginsWithFieldProps) {
-  const id = useId()
+  const [value, setValue] = useState('nothing')
   const [designs, setDesigns] = useState<readonly OfDesign[]>([])
   useEffect(() => {
     let isCurrent = true
@@ -37,34 +38,25 @@ export function BeginsWithField({ page, onChange }: BeginsWithFieldProps) {
       isCurrent = false
     }
   }, [])
-  const choose = (value: string) => {
-    if (value === 'nothing' || value === 'this') return onChange(value)
-    const [design, at] = value.split('/').map(Number) as [number, number]
+  const choose = (next: string) => {
+    setValue(next)
+    if (next === 'nothing' || next === 'this') return onChange(next)
+    const [design, at] = next.split('/').map(Number) as [number, number]
     onChange({ design: designs[design]!.pages[at]! })
   }
   return (
-    <div>
-      <label htmlFor={id} className="mb-1 block text-xs text-soft">
-        It begins with
-      </label>
-      <select
-        id={id}
-        defaultValue="nothing"
-        onChange={(event) => choose(event.target.value)}
-        className="h-8.5 w-full rounded-md border border-edge-strong/60 bg-raised px-2"
-      >
-        <option value="nothing">Nothing but its title</option>
-        <option value="this">All that {page.title} holds</option>
-        {designs.map(({ name, pages }, i) => (
-          <optgroup key={name} label={`In this site’s colours, from ${name}`}>
-            {pages.map(({ id: pageId, title }, j) => (
-              <option key={pageId} value={`${i}/${j}`}>
-                {title} ({name})
-              </option>
-            ))}
-          </optgroup>
-        ))}
-      </select>
-    </div>
+    <SelectField label="It begins with" value={value} onChange={choose}>
+      <option value="nothing">Nothing but its title</option>
+      <option value="this">All that {page.title} holds</option>
+      {designs.map(({ name, pages }, i) => (
+        <optgroup key={name} label={`In this site’s colours, from ${name}`}>
+          {pages.map(({ id: pageId, title }, j) => (
+            <option key={pageId} value={`${i}/${j}`}>
+              {title} ({name})
+            </option>
+          ))}
+        </optgroup>
+      ))}
+    </SelectField>
   )
 }

@@ -2,9 +2,8 @@
 
 import type { BrokenLinks } from '@/core/payloads'
 import type { PageId } from '@/core/site'
-import { openAndTell, useEditor, type Editor } from '../editor'
+import { openAndTell, useBrokenLinks, useEditor } from '../editor'
 import { counted } from '../words'
-import { useAsked } from './use-asked'
 
 /** Pages that are named where links are told. */
 const NAMED = 5
@@ -12,12 +11,10 @@ const NAMED = 5
 const sum = (links: BrokenLinks, of: 'gone' | 'nowhere') =>
   links.reduce((total, each) => total + each[of], 0)
 
-const asking = (client: Editor['client']) => client.brokenLinks()
-
 /** What visitors could not follow; it keeps nobody from publishing. */
 export function Links({ onGo }: { readonly onGo: () => void }) {
   const editor = useEditor()
-  const { value: links, failure } = useAsked(asking)
+  const { value: links, failure } = useBrokenLinks()
   if (failure) return <p role="alert">× {failure}</p>
   if (!links) return <p>Looking for links that lead nowhere …</p>
   if (links.length === 0) return <p>✓ Every link leads somewhere.</p>

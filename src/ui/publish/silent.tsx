@@ -1,17 +1,14 @@
 'use client'
 
-import type { Editor } from '../editor'
+import { useSilentPictures } from '../editor'
 import { counted } from '../words'
-import { useAsked } from './use-asked'
 
 /** Pictures that are named where they are told. */
 const NAMED = 5
 
-const asking = (client: Editor['client']) => client.silentPictures()
-
 /** Pictures without words for who does not see them; they keep nobody from publishing. */
 export function Silent() {
-  const { value: silent, failure } = useAsked(asking)
+  const { value: silent, failure } = useSilentPictures()
   if (failure) return <p role="alert">× {failure}</p>
   if (!silent) return <p>Looking for pictures without words …</p>
   if (silent.length === 0) return <p>✓ Every picture says in words what it shows.</p>

@@ -1,11 +1,11 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import { fontPairs } from '@/core/designs/font-pairs'
 import { readPalette } from '@/core/formats'
 import type { BeginRequest, ShelfEntry } from '@/core/payloads'
-import { Button, Dialog, FileButton, Line, Notice } from '../kit'
+import { Button, Dialog, FileButton, Line, Notice, SelectField } from '../kit'
 import { readName } from '../names'
 import { readPicture } from '../color'
 import { problemWords } from '../words'
@@ -179,26 +179,19 @@ interface FontChoiceProps {
 
 /** Typefaces to begin with; every design has its own. */
 function FontChoice({ value, onChange }: FontChoiceProps) {
-  const id = useId()
   return (
-    <div>
-      <label htmlFor={id} className="mb-1 block text-xs text-soft">
-        Typefaces, for headings and for text
-      </label>
-      <select
-        id={id}
-        value={value ?? ''}
-        onChange={(event) => onChange(event.target.value || undefined)}
-        className="h-8.5 w-full rounded-md border border-edge-strong/60 bg-raised px-2"
-      >
-        <option value="">Those of the design</option>
-        {fontPairs.map(({ id: pair, mood, heading, body }) => (
-          <option key={pair} value={pair}>
-            {heading.family === body.family ? heading.family : `${heading.family}, ${body.family}`}:{' '}
-            {mood}
-          </option>
-        ))}
-      </select>
-    </div>
+    <SelectField
+      label="Typefaces, for headings and for text"
+      value={value ?? ''}
+      onChange={(next) => onChange(next || undefined)}
+    >
+      <option value="">Those of the design</option>
+      {fontPairs.map(({ id: pair, mood, heading, body }) => (
+        <option key={pair} value={pair}>
+          {heading.family === body.family ? heading.family : `${heading.family}, ${body.family}`}:{' '}
+          {mood}
+        </option>
+      ))}
+    </SelectField>
   )
 }

@@ -2,7 +2,7 @@ import { flushSync } from 'react-dom'
 import { toast } from 'sonner'
 import { contentAt } from '@/core/edit'
 import { kindOf, mostWords, plainText, type Runs } from '@/core/elements'
-import { bodyOf, type SiteElement } from '@/core/site'
+import { bodyOf, seatOf, type SiteElement } from '@/core/site'
 import { stepAndTell, type Editor, type WordsPlace } from '../editor'
 import { placeOfWords, selectedNode, type StageAccess } from '../stage'
 import { editProblemWords } from '../words'
@@ -90,14 +90,10 @@ export function openWords(options: SessionOptions) {
   /** Words beside these that go on as these do: of the element before, or of the one behind. */
   function beside(by: 1 | -1): SiteElement | undefined {
     const body = bodyOf(editor.store.getState().docs, place.doc)
-    const lists = body
-      ? [...Object.values(body.sections), ...Object.values(body.elements)].map(
-          ({ children }) => children ?? [],
-        )
-      : []
-    const list = lists.find((ids) => ids.includes(place.element)) ?? []
-    const id = list[list.indexOf(place.element) + by]
-    const found = id && body?.elements[id]
+    if (!body) return undefined
+    const { list, at } = seatOf(body, place.section, place.element)
+    const id = list[at + by]
+    const found = id && body.elements[id]
     return found && goesOnAs[found.kind] ? found : undefined
   }
 
