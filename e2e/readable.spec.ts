@@ -113,7 +113,7 @@ test('all demo pages in generated themes can be read, at rest and pointed at', a
 
 /** A body with the loose and bound colours of single elements, and snippets of others, taken away. */
 function withoutColors(body: Frame['body']): Frame['body'] {
-  const strip = <T extends { colors?: unknown }>({ colors: _colors, ...rest }: T) => rest
+  const strip = <T extends { looks?: unknown }>({ looks: _colors, ...rest }: T) => rest
   const elements = Object.entries(body.elements)
     .filter(([, { kind }]) => kind !== 'embed')
     .map(([id, element]) => [id, strip(element)])

@@ -167,19 +167,19 @@ export const ternFrame: Frame = frameSchema.parse({
   edition: 'light',
   themes: themeSet(themes),
   styles: {
-    booking: { id: 'booking', name: 'Booking button', kind: 'mainButton', colors: {} },
+    booking: { id: 'booking', name: 'Booking button', kind: 'mainButton', looks: {} },
     ticket: {
       id: 'ticket',
       name: 'Ticket card',
       kind: 'card',
-      colors: { line: { rest: { slot: 'slate', shade: { alpha: -60 } } } },
+      looks: { line: { rest: { slot: 'slate', shade: { alpha: -60 } } } },
     },
     sale: {
       id: 'sale',
       name: 'Offer card',
       kind: 'card',
       parent: 'ticket',
-      colors: { line: { rest: { slot: 'spark' } } },
+      looks: { line: { rest: { slot: 'spark' } } },
     },
   },
   type: {
@@ -240,7 +240,7 @@ export const ternFrame: Frame = frameSchema.parse({
             ['Contact', 'page:contact'],
           ],
           true,
-          { colors: { link: { hover: { value: '#1c5a54' } } } },
+          { looks: { link: { hover: { value: '#1c5a54' } } } },
         ),
         embed('Help-desk chat', chatSnippet),
       ],

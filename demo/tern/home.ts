@@ -59,7 +59,7 @@ export const home = page(
             p('A bath, six inks and a comb each; take ten sheets home.'),
             mark('warning', '2 places, Sunday 13 December'),
             p([['Reserve', 'page:workshops']], {
-              colors: { link: { rest: { value: '#205c58' } } },
+              looks: { link: { rest: { value: '#205c58' } } },
             }),
           ]),
           card([
@@ -106,7 +106,7 @@ export const home = page(
               fine('A5, 160 pages, sewn'),
               p('24.00'),
             ],
-            { colors: { line: { rest: { value: '#1C5A54' } } } },
+            { looks: { line: { rest: { value: '#1C5A54' } } } },
           ),
           card([
             picture('notebook-pebble', '4/3'),
@@ -167,7 +167,7 @@ export const home = page(
       name: 'Newsletter',
       theme: 'on-ink',
       layout: 'split',
-      colors: {
+      looks: {
         fill: {
           rest: {
             gradient: 'linear',

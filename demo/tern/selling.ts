@@ -79,7 +79,7 @@ export const workshops = page('workshops', 'Workshops', 'Dates, prices and what 
       h2('Nothing free that suits?'),
       row([
         button('Join the waiting list', 'page:contact', {
-          colors: { fill: { hover: { value: '#2e6fb7' } } },
+          looks: { fill: { hover: { value: '#2e6fb7' } } },
         }),
       ]),
     ],
@@ -127,10 +127,10 @@ export const shop = page('shop', 'Shop', 'Notebooks, marbled sheets and tools.',
             picture('notebook-kelp', '4/3'),
             h3('Kelp, dotted'),
             fine('A6, 128 pages'),
-            p('18.00, was 21.00', { colors: { text: { rest: { value: 'rgb(28 90 84)' } } } }),
+            p('18.00, was 21.00', { looks: { text: { rest: { value: 'rgb(28 90 84)' } } } }),
             row([
               button('Add to basket', 'page:checkout', {
-                colors: {
+                looks: {
                   fill: { rest: { value: '#205C58' }, hover: { value: '#2E6FB7' } },
                   label: { rest: { value: 'white' }, hover: { value: '#fff' } },
                 },

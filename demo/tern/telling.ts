@@ -59,7 +59,7 @@ export const journal = page(
         column([
           picture('pebble-paper', '4/3', 'A sheet from Tuesday’s bath, grain upright.'),
           quote('Paper remembers the wire it was made on.', 'Said at the bench, often', {
-            colors: { line: { rest: { value: 'hsl(174 53% 23%)' } } },
+            looks: { line: { rest: { value: 'hsl(174 53% 23%)' } } },
           }),
         ]),
       ],
@@ -123,7 +123,7 @@ export const about = page('about', 'About', 'Who we are and how we work.', [
           p('Offcuts become labels, labels become wrapping, wrapping becomes pulp.'),
         ]),
       ]),
-      divider({ colors: { line: { rest: { value: '#efe6d2' } } } }),
+      divider({ looks: { line: { rest: { value: '#efe6d2' } } } }),
       quote(
         'They mended my grandmother’s cookery book, jam stains and all.',
         'A customer from the islands',
@@ -205,7 +205,7 @@ export const checkout = page('checkout', 'Checkout', 'Your basket.', [
           ],
           [
             button('Pay 27.20', undefined, {
-              colors: {
+              looks: {
                 fill: { rest: { value: '#1c5a54' } },
                 label: { rest: { value: '#FFFFFF' } },
               },

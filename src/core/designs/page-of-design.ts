@@ -43,11 +43,11 @@ export function pageOfDesign(source: Page, site: OfSite, seat: PageSeat, newId: 
   const { order } = source.body
   const sections = order.map((id) => source.body.sections[id]!)
   const [rhythm = []] = proposeRhythms(site.frame, [sections])
-  const laid = sections.map(({ colors: _colors, ...section }, i) => {
+  const laid = sections.map(({ looks: _colors, ...section }, i) => {
     return copySection(source.body, { ...section, theme: rhythm[i]! } as Section, newId)
   })
   const own = (element: SiteElement): SiteElement => {
-    const { style, colors: _colors, ...rest } = element
+    const { style, looks: _colors, ...rest } = element
     const keeps = style && site.frame.styles[style] ? { style } : {}
     return { ...rest, ...keeps, content: atHome(element.content, site) } as SiteElement
   }

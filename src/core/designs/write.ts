@@ -4,7 +4,7 @@ import {
   pageSchema,
   pageVersion,
   type Body,
-  type FacetColors,
+  type Looks,
   type Page,
   type Section,
 } from '../site'
@@ -14,11 +14,11 @@ export interface Draft {
   readonly kind: KindId
   readonly content: unknown
   readonly style?: string
-  readonly colors?: unknown
+  readonly looks?: unknown
   readonly children?: readonly Draft[]
 }
 
-type More = Pick<Draft, 'style' | 'colors' | 'children'>
+type More = Pick<Draft, 'style' | 'looks' | 'children'>
 
 function draft<Kind extends KindId>(kind: Kind, content: ContentOf<Kind>, more: More = {}): Draft {
   return { kind, content, ...more }
@@ -133,7 +133,7 @@ export interface SectionDraft extends Partial<
   readonly id: string
   readonly name: string
   readonly theme: string
-  readonly colors?: FacetColors | unknown
+  readonly looks?: Looks | unknown
   readonly children: readonly Draft[]
 }
 
@@ -141,7 +141,7 @@ export interface SectionDraft extends Partial<
 export function body(stem: string, sections: readonly SectionDraft[]): Body {
   const elements: Record<string, unknown> = {}
   let count = 0
-  const lay = ({ kind, content, style, colors, children }: Draft): string => {
+  const lay = ({ kind, content, style, looks, children }: Draft): string => {
     count += 1
     const id = `${stem}-${count}`
     const ids = children?.map(lay)
@@ -150,7 +150,7 @@ export function body(stem: string, sections: readonly SectionDraft[]): Body {
       kind,
       content,
       ...(style ? { style } : {}),
-      ...(colors ? { colors } : {}),
+      ...(looks ? { looks } : {}),
       ...(ids ? { children: ids } : {}),
     }
     return id

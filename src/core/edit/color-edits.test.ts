@@ -8,7 +8,7 @@ const docs: SiteDocs = siteDocs(frame, pages)
 const home = docs.pages['home' as PageId]!
 const button = Object.values(home.body.elements).find(({ kind }) => kind === 'mainButton')!
 const plain = Object.values(home.body.elements).find(
-  ({ kind, colors }) => kind === 'heading' && !colors,
+  ({ kind, looks }) => kind === 'heading' && !looks,
 )!
 
 const run = (edit: unknown, on: SiteDocs = docs) => applyEdit(on, editSchema.parse(edit) as Edit)
@@ -19,7 +19,7 @@ const done = (on: SiteDocs, ...edits: unknown[]): SiteDocs =>
     return result.docs
   }, on)
 const colorsOf = (site: SiteDocs, id: string) =>
-  site.pages['home' as PageId]!.body.elements[id as never]!['colors']
+  site.pages['home' as PageId]!.body.elements[id as never]!['looks']
 const on = (element: string, facet: string, paint: unknown, state = 'rest') => ({
   type: 'setElementColor',
   doc: 'home',
@@ -102,10 +102,10 @@ test('a style keeps its colours as a record, even when none is left', () => {
     state: 'rest',
     paint,
   })
-  expect(frame.styles['booking' as never]).toMatchObject({ colors: {} })
+  expect(frame.styles['booking' as never]).toMatchObject({ looks: {} })
   const set = done(docs, style({ slot: 'ink' }))
   expect(set.frame.styles['booking' as never]).toMatchObject({
-    colors: { fill: { rest: { slot: 'ink' } } },
+    looks: { fill: { rest: { slot: 'ink' } } },
   })
   expect(done(set, style(null)).frame.styles['booking' as never]).toEqual(
     frame.styles['booking' as never],

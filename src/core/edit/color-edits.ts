@@ -14,7 +14,7 @@ import {
   type Body,
   type ColorDecision,
   type ElementId,
-  type FacetColors,
+  type Looks,
   type Paint,
   type SiteDocs,
   type State,
@@ -50,11 +50,11 @@ function problemOf(
 }
 
 /** The colours after a setting; undefined when none is left, so that taking away leaves no trace. */
-function withSetting(colors: FacetColors | undefined, { facet, state, paint: value }: Setting) {
-  const { [state]: _before, ...others } = colors?.[facet] ?? {}
+function withSetting(looks: Looks | undefined, { facet, state, paint: value }: Setting) {
+  const { [state]: _before, ...others } = looks?.[facet] ?? {}
   const entry = value ? { ...others, [state]: value } : others
-  const { [facet]: _all, ...rest } = colors ?? {}
-  const next: FacetColors = Object.keys(entry).length ? { ...rest, [facet]: entry } : rest
+  const { [facet]: _all, ...rest } = looks ?? {}
+  const next: Looks = Object.keys(entry).length ? { ...rest, [facet]: entry } : rest
   return Object.keys(next).length ? next : undefined
 }
 
@@ -86,9 +86,9 @@ function colorElement(body: Body, draft: DraftDocs, id: ElementId, setting: Sett
   if (!element) return 'element-gone'
   const problem = problemOf(draft, kindOf(element.kind).facets, setting)
   if (problem) return problem
-  const colors = withSetting(element.colors, setting)
-  if (colors) element.colors = colors
-  else delete element.colors
+  const looks = withSetting(element.looks, setting)
+  if (looks) element.looks = looks
+  else delete element.looks
   return undefined
 }
 
@@ -135,9 +135,9 @@ export const setSectionColor = defineEdit<z.infer<typeof setSectionColorCommand>
     if (!section) return 'section-gone'
     const problem = problemOf(draft, sectionFacets, command)
     if (problem) return problem
-    const colors = withSetting(section.colors, command)
-    if (colors) section.colors = colors
-    else delete section.colors
+    const looks = withSetting(section.looks, command)
+    if (looks) section.looks = looks
+    else delete section.looks
   },
   describe(command, docs) {
     const section = bodyOf(docs, command.doc)?.sections[command.section]
@@ -161,7 +161,7 @@ export const setStyleColor = defineEdit<z.infer<typeof setStyleColorCommand>>({
     for (const each of [command, ...(command.also ?? [])]) {
       const problem = problemOf(draft, kindOf(style.kind as KindId).facets, each)
       if (problem) return problem
-      style.colors = withSetting(style.colors, each) ?? {}
+      style.looks = withSetting(style.looks, each) ?? {}
     }
     return undefined
   },

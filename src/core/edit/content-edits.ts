@@ -78,8 +78,8 @@ export function reword(
   if (!next.success) return 'content-unfit'
   element.content = next.data as typeof element.content
   const gone = wordFacets.filter((facet) => !isShown(facet, current(element)))
-  for (const { key } of gone) delete element.colors?.[key]
-  if (element.colors && Object.keys(element.colors).length === 0) delete element.colors
+  for (const { key } of gone) delete element.looks?.[key]
+  if (element.looks && Object.keys(element.looks).length === 0) delete element.looks
 }
 
 export const setContent = defineEdit<z.infer<typeof setContentCommand>>({

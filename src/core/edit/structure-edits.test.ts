@@ -77,9 +77,9 @@ describe('words', () => {
       paint: { slot: 'spark' },
     }
     const colored = done(color, marked)
-    expect(pageOf(colored).body.elements[heading.id]!.colors).toBeDefined()
+    expect(pageOf(colored).body.elements[heading.id]!.looks).toBeDefined()
     const plain = done(reword([{ text: 'x' }], { was: runsOf(marked, heading.id) }), colored)
-    expect(pageOf(plain).body.elements[heading.id]!.colors).toBeUndefined()
+    expect(pageOf(plain).body.elements[heading.id]!.looks).toBeUndefined()
   })
 
   test.each([

@@ -1,6 +1,6 @@
 import { cssProperty, kindClass, kindIds, kindOf, sectionFacets, type Facet } from '../elements'
 import type { RoleId } from '../roles'
-import type { FacetColors, State } from '../site'
+import type { Looks, State } from '../site'
 import { roleProperty, type CssRule } from './css-names'
 import { paintCss } from './paint-css'
 
@@ -44,12 +44,12 @@ export function kindColorRules(): CssRule[] {
 export function overrideRules(
   root: string,
   facets: readonly Facet[],
-  colors: FacetColors | undefined,
+  looks: Looks | undefined,
   pictureCss: (id: string) => string,
 ): CssRule[] {
   return facets.flatMap((facet) =>
     (['rest', 'hover'] as const).flatMap((state) => {
-      const paint = colors?.[facet.key]?.[state]
+      const paint = looks?.[facet.key]?.[state]
       if (!paint) return []
       return {
         selector: target(root, facet, state),

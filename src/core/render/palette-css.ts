@@ -6,7 +6,7 @@ import {
   slotsInOrder,
   type Body,
   type ColorDecision,
-  type FacetColors,
+  type Looks,
   type Frame,
   type Page,
   type SlotId,
@@ -15,8 +15,8 @@ import { slotProperty, writeRules } from './css-names'
 
 type ShadesBySlot = Map<SlotId, Map<string, Shade>>
 
-function addFacets(found: ShadesBySlot, colors: FacetColors | undefined): void {
-  for (const { rest, hover } of Object.values(colors ?? {})) {
+function addFacets(found: ShadesBySlot, looks: Looks | undefined): void {
+  for (const { rest, hover } of Object.values(looks ?? {})) {
     for (const paint of [rest, hover]) if (paint) decisionsIn(paint).forEach((d) => add(found, d))
   }
 }
@@ -29,8 +29,8 @@ function add(found: ShadesBySlot, decision: ColorDecision): void {
 }
 
 function addBody(found: ShadesBySlot, body: Body): void {
-  for (const section of Object.values(body.sections)) addFacets(found, section.colors)
-  for (const element of Object.values(body.elements)) addFacets(found, element.colors)
+  for (const section of Object.values(body.sections)) addFacets(found, section.looks)
+  for (const element of Object.values(body.elements)) addFacets(found, element.looks)
 }
 
 /** The shades that pages refer to. */
@@ -50,7 +50,7 @@ export function shadesInUse(frame: Frame, onPages: readonly ColorDecision[]): Sh
     for (const decision of Object.values(theme.roles)) add(found, decision)
     for (const decision of Object.values(theme.dark ?? {})) add(found, decision)
   }
-  for (const style of Object.values(frame.styles)) addFacets(found, style.colors)
+  for (const style of Object.values(frame.styles)) addFacets(found, style.looks)
   addBody(found, frame.body)
   return found
 }

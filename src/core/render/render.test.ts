@@ -124,7 +124,7 @@ describe('colours of single things', () => {
           id: 'go',
           kind: 'mainButton',
           content: { label: 'Go' },
-          colors: {
+          looks: {
             fill: {
               rest: { slot: 'ink' },
               hover: {
@@ -142,10 +142,10 @@ describe('colours of single things', () => {
           id: 'say',
           kind: 'paragraph',
           content: { runs: [{ text: 'x', href: '#' }] },
-          colors: { link: { hover: { value: 'RED' } } },
+          looks: { link: { hover: { value: 'RED' } } },
         },
       },
-      { colors: { fill: { rest: { picture: 'waves', under: { slot: 'brand' } } } } },
+      { looks: { fill: { rest: { picture: 'waves', under: { slot: 'brand' } } } } },
     )
     const css = renderPageCss(withPage(page), page.id, where)
     expect(css).toContain(
@@ -168,7 +168,7 @@ test('a blending header lets a gradient or a picture of the section under it thr
       { at: 100, color: { slot: to } },
     ],
   })
-  const filled = (rest: unknown) => withPage(pageOf({}, { colors: { fill: { rest } } }))
+  const filled = (rest: unknown) => withPage(pageOf({}, { looks: { fill: { rest } } }))
   const over = filled(gradient('mist', 'paper'))
   expect(renderSections(over, home.id, where)[0]!.html).toContain('class="section header over"')
   const css = renderPageCss(over, home.id, where)

@@ -160,7 +160,7 @@ function bodyRules(body: Body, where: Whereabouts): CssRule[] {
       overrideRules(
         `[data-el="${element.id}"]`,
         kindOf(element.kind).facets,
-        element.colors,
+        element.looks,
         pictureCss(where),
       ),
     )
@@ -179,7 +179,7 @@ function styleRules(frame: Frame, where: Whereabouts): CssRule[] {
       const names = children(style.id).map(({ id }) => `.style-${id}`)
       const root = names.length === 1 ? names[0]! : `:is(${names.join(', ')})`
       const { facets } = kindOf(style.kind as Parameters<typeof kindOf>[0])
-      return overrideRules(root, facets, style.colors, pictureCss(where))
+      return overrideRules(root, facets, style.looks, pictureCss(where))
     })
 }
 
@@ -205,8 +205,8 @@ function sectionRules(docs: SiteDocs, page: PageId, where: Whereabouts): CssRule
         : 'none'
       return { selector, declarations: [['background', ground] as const] }
     }
-    const colors = ownFill && { fill: { rest: ownFill } }
-    return overrideRules(selector, sectionFacets, colors, pictureCss(where))
+    const looks = ownFill && { fill: { rest: ownFill } }
+    return overrideRules(selector, sectionFacets, looks, pictureCss(where))
   })
 }
 

@@ -44,7 +44,7 @@ function spotOf(docs: SiteDocs, doc: DocId, section: Section, under?: Section): 
   const source = section.blend && under ? under : section
   const theme = docs.frame.themes.byId[source.theme]
   if (!theme) return undefined
-  const ownFill = source.colors?.fill?.rest
+  const ownFill = source.looks?.fill?.rest
   return { docs, doc, section, theme, ...(ownFill ? { ownFill } : {}) }
 }
 

@@ -52,11 +52,11 @@ describe('the chain', () => {
   })
 
   test('a colour set at rest only gives way to the theme under the pointer', () => {
-    const own = { ...button, colors: { fill: { rest: { value: 'teal' } } } } as SiteElement
+    const own = { ...button, looks: { fill: { rest: { value: 'teal' } } } } as SiteElement
     expect(writeHex(traceFacet(spot('opening'), own, fill, 'rest').color!)).toBe('#008080')
     expect(traceFacet(spot('opening'), own, fill, 'hover')).toMatchObject({ slot: 'spark' })
     const line = facet(own, 'line')
-    const held = { ...button, colors: { line: { rest: { value: 'teal' } } } } as SiteElement
+    const held = { ...button, looks: { line: { rest: { value: 'teal' } } } } as SiteElement
     expect(writeHex(traceFacet(spot('opening'), held, line, 'hover').color!)).toBe('#008080')
   })
 
@@ -71,7 +71,7 @@ describe('the chain', () => {
 
   test('styles that inherit from each other in a circle end', () => {
     const style = (id: string, parent: string) =>
-      ({ id, name: id, kind: 'card', parent, colors: {} }) as unknown as ElementStyle
+      ({ id, name: id, kind: 'card', parent, looks: {} }) as unknown as ElementStyle
     const styles = { a: style('a', 'b'), b: style('b', 'a') } as unknown as Record<
       StyleId,
       ElementStyle
@@ -100,10 +100,10 @@ describe('a blending header', () => {
   test('takes its own fill too', () => {
     const page = docs.pages[home]!
     const opening = page.body.sections['opening' as keyof typeof page.body.sections]!
-    const colors = { fill: { rest: { value: '#abcdef' } } }
+    const looks = { fill: { rest: { value: '#abcdef' } } }
     const body = {
       ...page.body,
-      sections: { ...page.body.sections, opening: { ...opening, colors } },
+      sections: { ...page.body.sections, opening: { ...opening, looks } },
     }
     const site = { ...docs, pages: { [home]: { ...page, body } } }
     expect(spot('header', home, site).ownFill).toEqual({ value: '#abcdef' })

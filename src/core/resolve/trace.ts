@@ -89,7 +89,7 @@ export const isShown = ({ shows }: Facet, element: SiteElement | undefined): boo
 /** The facets of an element that can be seen, and those that something is decided for. */
 export function shownFacets(element: SiteElement | undefined): readonly Facet[] {
   return facetsOf(element).filter(
-    (facet) => isShown(facet, element) || element?.colors?.[facet.key] !== undefined,
+    (facet) => isShown(facet, element) || element?.looks?.[facet.key] !== undefined,
   )
 }
 
@@ -116,13 +116,13 @@ function decidersAt(spot: Spot, element: SiteElement | undefined, facet: Facet, 
     at: 'element' as const,
     element: element.id,
     state,
-    paint: element.colors?.[facet.key]?.[state],
+    paint: element.looks?.[facet.key]?.[state],
   }
   const shared = styleChain(spot.docs.frame.styles, element.style).map((style) => ({
     at: 'style' as const,
     style: style.id,
     state,
-    paint: style.colors[facet.key]?.[state],
+    paint: style.looks[facet.key]?.[state],
   }))
   return [own, ...shared]
 }

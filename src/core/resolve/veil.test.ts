@@ -24,7 +24,7 @@ const home = tern.pages[0]!
 /** The header over a fill of the first section, in a theme. */
 function headerOver(fill: Paint, theme: ThemeId, frame: Frame = tern.frame): Spot {
   const first = home.body.order[0]!
-  const section = { ...home.body.sections[first]!, theme, colors: { fill: { rest: fill } } }
+  const section = { ...home.body.sections[first]!, theme, looks: { fill: { rest: fill } } }
   const body = { ...home.body, sections: { ...home.body.sections, [first]: section } }
   const docs: SiteDocs = siteDocs(frame, [{ ...home, body }])
   return spotsOnPage(docs, home.id as PageId)[0]!
@@ -133,7 +133,7 @@ test('no veil where nothing lies under the header, and none that hides all for o
   )
   const faint = {
     ...first!,
-    colors: { link: { rest: { value: '#eeeeee' } }, text: { rest: { value: '#eeeeee' } } },
+    looks: { link: { rest: { value: '#eeeeee' } }, text: { rest: { value: '#eeeeee' } } },
   }
   const elements = { ...spot.docs.frame.body.elements, [first!.id]: faint }
   const frame = { ...spot.docs.frame, body: { ...spot.docs.frame.body, elements } }

@@ -3,10 +3,11 @@ import { kindIds } from '../elements'
 import { styleId } from './ids'
 import { paletteSchema, usualShadeScale } from './palette'
 import { nameText, plainText } from './text'
-import { facetColors } from './paint'
+import { looksSchema } from './paint'
 import { bodySchema } from './section'
 import { mostStudies, studySchema } from './study'
 import { editions, themesSchema } from './theme'
+import { looksStep } from './looks-step'
 import { runningTextStep } from './running-text-step'
 import {
   carriedOver,
@@ -21,7 +22,7 @@ import {
 export const mostCustomCss = 200_000
 
 /** The shape of a frame that is written today. */
-export const frameVersion = 6
+export const frameVersion = 7
 
 /** A shared style of elements; a variant inherits from `parent` all it does not set. */
 export const elementStyleSchema = z.strictObject({
@@ -29,7 +30,7 @@ export const elementStyleSchema = z.strictObject({
   name: nameText,
   kind: z.enum(kindIds as [string, ...string[]]),
   parent: styleId.optional(),
-  colors: facetColors,
+  looks: looksSchema,
 })
 
 /** Site-wide fonts: `family` names a bundled font. */
@@ -134,4 +135,6 @@ export const frameSteps: Readonly<Record<number, UpgradeStep>> = {
   4: runningTextStep,
   // 6: bands of the frame are parts, which stand where pages name them.
   5: unchanged,
+  // 7: what a thing decides of its own is called its looks.
+  6: looksStep,
 }

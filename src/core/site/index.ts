@@ -10,7 +10,7 @@ export {
   states,
   type BoundDecision,
   type ColorDecision,
-  type FacetColors,
+  type Looks,
   type GradientPaint,
   type LooseDecision,
   type Paint,

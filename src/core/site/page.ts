@@ -3,10 +3,11 @@ import * as z from 'zod'
 import { pageId } from './ids'
 import { nameText } from './text'
 import { bodySchema } from './section'
+import { looksStep } from './looks-step'
 import { runningTextStep } from './running-text-step'
 import { unchanged, withWholes, type Stored, type UpgradeStep } from './upgrade-steps'
 
-export const pageVersion = 7
+export const pageVersion = 8
 
 /** A fractional index: between any two there is another, so that a page that comes or moves touches no other. */
 export const orderKey = z.string().refine(isOrderKey, 'not a key of an order')
@@ -72,4 +73,6 @@ export const pageSteps: Readonly<Record<number, UpgradeStep>> = {
   5: runningTextStep,
   // 7: the order of a page can name parts of the site.
   6: unchanged,
+  // 8: what a thing decides of its own is called its looks.
+  7: looksStep,
 }

@@ -43,11 +43,11 @@ export const states = ['rest', 'hover'] as const
 export type State = (typeof states)[number]
 
 /** Overrides by facet and state, as an element, an element style or a section holds them. */
-export const facetColors = z.record(
+export const looksSchema = z.record(
   z.string().regex(/^[a-z][A-Za-z]{0,23}$/),
   z.strictObject({ rest: paint.optional(), hover: paint.optional() }),
 )
-export type FacetColors = z.infer<typeof facetColors>
+export type Looks = z.infer<typeof looksSchema>
 
 export function isBound(value: Paint): value is BoundDecision {
   return 'slot' in value

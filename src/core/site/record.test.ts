@@ -34,15 +34,31 @@ function withPlainText(body: typeof home.body): Stored {
   return { ...body, elements: Object.fromEntries(elements) }
 }
 
+/** Things by id as they were when all that could be decided for one was its colours. */
+function withColors(things: object): Stored {
+  const each = Object.entries(things as Readonly<Record<string, Stored>>)
+  return Object.fromEntries(
+    each.map(([id, { looks, ...thing }]) => [id, looks ? { ...thing, colors: looks } : thing]),
+  )
+}
+
+const colored = ({ sections, elements, ...body }: Stored): Stored => ({
+  ...body,
+  sections: withColors(sections as object),
+  elements: withColors(elements as object),
+})
+
 /** The frame as the first version wrote it. */
 const firstFrame: Stored = {
   ...rest,
+  styles: withColors(ternFrame.styles),
+  body: colored(ternFrame.body),
   schema: 1,
   palette: { order: palette.order, slots: palette.slots },
   themes: { ...themes, byId: withoutHand },
 }
 const { order: _order, ...unordered } = home
-const firstPage: Stored = { ...unordered, schema: 1, body: withPlainText(home.body) }
+const firstPage: Stored = { ...unordered, schema: 1, body: colored(withPlainText(home.body)) }
 const aHeading = Object.values(home.body.elements).find(({ kind }) => kind === 'heading')!.id
 
 test('a frame of the first schema gains all that came later', () => {
@@ -131,6 +147,22 @@ const frameAlterations: ReadonlyArray<readonly [string, Alter]> = [
     },
   ],
   [
+    'a colour of an element style',
+    ({ styles, ...f }: typeof ternFrame) => {
+      const isColored = (f.schema as number) < 7
+      const looks = { line: { rest: { value: '#123456' } } }
+      const booking = { ...styles['booking' as never]!, [isColored ? 'colors' : 'looks']: looks }
+      return { ...f, styles: { ...styles, booking } }
+    },
+  ],
+  [
+    'an element style that goes',
+    ({ styles, ...f }: typeof ternFrame) => {
+      const { booking: _gone, ...others } = styles as Record<string, unknown>
+      return { ...f, styles: others }
+    },
+  ],
+  [
     'an order',
     (f: typeof ternFrame) => ({
       ...f,
@@ -155,9 +187,10 @@ const pageAlterations: ReadonlyArray<readonly [string, Alter]> = [
   [
     'a colour of a heading',
     ({ body, ...page }: typeof home) => {
+      const isColored = (page.schema as number) < 8
       const heading = {
         ...body.elements[aHeading]!,
-        colors: { text: { rest: { value: '#123456' } } },
+        [isColored ? 'colors' : 'looks']: { text: { rest: { value: '#123456' } } },
       }
       return { ...page, body: { ...body, elements: { ...body.elements, [aHeading]: heading } } }
     },

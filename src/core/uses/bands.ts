@@ -20,13 +20,13 @@ export interface BandEntry {
   readonly hidden?: true
 }
 
-export const bandEntry = ({ id, kind, name, theme, colors, hidden }: Section): BandEntry => ({
+export const bandEntry = ({ id, kind, name, theme, looks, hidden }: Section): BandEntry => ({
   id,
   kind,
   name,
   theme,
   ...(hidden ? { hidden } : {}),
-  ...(colors?.fill?.rest ? { fill: colors.fill.rest } : {}),
+  ...(looks?.fill?.rest ? { fill: looks.fill.rest } : {}),
 })
 
 /** What of a body is shown, top to bottom: its sections, and on a page the parts of the site that it places. */

@@ -46,13 +46,13 @@ const page: fc.Arbitrary<Page> = fc
     const next = () => paints.next().value ?? undefined
     const elements = Object.fromEntries(
       Object.entries(from.body.elements).map(([id, element]) => {
-        const colors = Object.fromEntries(
+        const looks = Object.fromEntries(
           kindOf(element.kind).facets.map(({ key }) => {
             const [rest, hover] = [next(), next()]
             return [key, { ...(rest ? { rest } : {}), ...(hover ? { hover } : {}) }]
           }),
         )
-        return [id, { ...element, colors }]
+        return [id, { ...element, looks }]
       }),
     )
     return { ...from, body: { ...from.body, elements } } as Page
@@ -92,16 +92,16 @@ test('where decisions alone are exchanged, the uses are those there were, each c
 test.each<[string, Change]>([
   [
     'a decision that is new',
-    { path: ['body', 'elements', 'a', 'colors', 'text', 'rest'], to: { value: '#000' } },
+    { path: ['body', 'elements', 'a', 'looks', 'text', 'rest'], to: { value: '#000' } },
   ],
   [
     'one that goes',
-    { path: ['body', 'elements', 'a', 'colors', 'text', 'rest'], from: { slot: 'brand' } },
+    { path: ['body', 'elements', 'a', 'looks', 'text', 'rest'], from: { slot: 'brand' } },
   ],
   [
     'a gradient in the place of a colour',
     {
-      path: ['body', 'elements', 'a', 'colors', 'fill', 'rest'],
+      path: ['body', 'elements', 'a', 'looks', 'fill', 'rest'],
       from: { value: '#000' },
       to: { gradient: 'linear', angle: 0, stops: [] },
     },
@@ -109,7 +109,7 @@ test.each<[string, Change]>([
   [
     'the fill of a section, which its band tells as well',
     {
-      path: ['body', 'sections', 's', 'colors', 'fill', 'rest'],
+      path: ['body', 'sections', 's', 'looks', 'fill', 'rest'],
       from: { value: '#000' },
       to: { value: '#fff' },
     },
@@ -117,18 +117,18 @@ test.each<[string, Change]>([
   [
     'words',
     {
-      path: ['body', 'elements', 'a', 'content', 'colors'],
+      path: ['body', 'elements', 'a', 'content', 'looks'],
       from: { value: 'a' },
       to: { value: 'b' },
     },
   ],
-  ['a stretch of a text', { path: ['body', 'elements', 'a', 'colors'], at: 0, out: 'a', in: 'b' }],
+  ['a stretch of a text', { path: ['body', 'elements', 'a', 'looks'], at: 0, out: 'a', in: 'b' }],
 ])('%s is more than an exchange', (_what, change) => {
   expect(exchangedDecisions([change])).toBeUndefined()
 })
 
 test('of several exchanges in one place the last counts', () => {
-  const path = ['body', 'elements', 'a', 'colors', 'text', 'rest']
+  const path = ['body', 'elements', 'a', 'looks', 'text', 'rest']
   const [one, two, three] = [{ value: '#111' }, { value: '#222' }, { slot: 'brand' }]
   const found = exchangedDecisions([
     { path, from: one, to: two },

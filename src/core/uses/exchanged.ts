@@ -24,8 +24,8 @@ export function exchangedDecisions(
   for (const change of changes) {
     if (isStretch(change)) return undefined
     const { path, from, to } = change
-    const [body, elements, , colors] = path
-    const isOfElement = body === 'body' && elements === 'elements' && colors === 'colors'
+    const [body, elements, , looks] = path
+    const isOfElement = body === 'body' && elements === 'elements' && looks === 'looks'
     if (!isOfElement || !isDecision(from) || !isDecision(to)) return undefined
     exchanged.set(JSON.stringify(path), { path, decision: to })
   }

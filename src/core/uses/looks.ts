@@ -22,7 +22,7 @@ export interface Look {
   readonly theme: string
   readonly kind: string
   /** What of the elements decides their colours: nothing of their words; absent for sections themselves. */
-  readonly sample?: Pick<SiteElement, 'colors' | 'style'> & { readonly content?: object }
+  readonly sample?: Pick<SiteElement, 'looks' | 'style'> & { readonly content?: object }
   /** Facets that cannot be seen in them, by their keys. */
   readonly hides?: readonly string[]
   /** A fill of its own, of the section that they stand in. */
@@ -67,12 +67,12 @@ const texts = new WeakMap<SiteElement, string>()
 function lookOf(element: SiteElement): string {
   const known = texts.get(element)
   if (known !== undefined) return known
-  const { kind, style, colors } = element
+  const { kind, style, looks } = element
   const own = element.content as Record<string, unknown>
   const words = wordsThatDecide.get(kind) ?? []
   const content = Object.fromEntries(words.map((word) => [word, own[word]]))
   const members = [
-    ...(colors ? [`"colors":${canonicalJson(colors)}`] : []),
+    ...(looks ? [`"looks":${canonicalJson(looks)}`] : []),
     ...(words.length ? [`"content":${canonicalJson(content)}`] : []),
     ...(style ? [`"style":${JSON.stringify(style)}`] : []),
   ]
@@ -106,7 +106,7 @@ export function countLooks(body: Body): CountedLook[] {
   }
   for (const section of shownSections(body)) {
     const { theme } = section
-    const told = lookKey({ theme, kind: 'section', fill: section.colors?.fill?.rest })
+    const told = lookKey({ theme, kind: 'section', fill: section.looks?.fill?.rest })
     add(theme, told, () => told)
     walkSection(body, section, (element) => {
       const text = lookOf(element)

@@ -287,12 +287,12 @@ test('what is kept beside a record does not depend on the order of its members',
         id,
         kind: 'divider',
         content: {},
-        colors: { line: { rest: { value: `#00000${n}` } } },
+        looks: { line: { rest: { value: `#00000${n}` } } },
       },
     ]),
   )
   const [first] = home!.body.order
-  const { colors: _fill, ...opening } = home!.body.sections[first!]!
+  const { looks: _fill, ...opening } = home!.body.sections[first!]!
   const section = { ...opening, children: ['z-10', 'z-9', 'a-1'] }
   const body = { order: [first], sections: { [first!]: section }, elements }
   const page = { ...home, id: 'unordered', path: 'unordered', order: 'a9', body }
@@ -307,7 +307,7 @@ test('a snippet that runs something, or loads from elsewhere, is not stored', as
   const html = '<p style="color:red">hi<script>x()</script></p>'
   const elements = { e: { id: 'e', kind: 'embed', content: { name: 'Chat', html } } }
   const [first] = home!.body.order
-  const { colors: _fill, ...opening } = home!.body.sections[first!]!
+  const { looks: _fill, ...opening } = home!.body.sections[first!]!
   const section = { ...opening, children: ['e'] }
   const body = { order: [first], sections: { [first!]: section }, elements }
   const page = { ...home, id: 'snippets', path: 'snippets', order: 'a9', body }

@@ -25,7 +25,7 @@ import { insertRows, tell, type Columns } from '../database/sets'
 import { hashOf } from '../records/stored'
 
 /** Raised whenever a reader finds more, less or otherwise than before: all records are then read anew. */
-export const readersVersion = 5
+export const readersVersion = 6
 
 /** A use as it is kept beside its record. */
 export interface UseRow {

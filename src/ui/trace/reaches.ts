@@ -32,7 +32,7 @@ export function roleOf(trace: Trace, element: SiteElement | undefined): RoleId {
 }
 
 function ownPaint(element: SiteElement | undefined, trace: Trace): ColorDecision | undefined {
-  const own = element?.colors?.[trace.facet.key]?.[trace.state]
+  const own = element?.looks?.[trace.facet.key]?.[trace.state]
   return own && isColor(own) ? own : undefined
 }
 

@@ -14,11 +14,11 @@ interface Where {
   readonly page: string
 }
 
-function sectionUses({ place, doc, page }: Where, { id, name, colors }: Section): Use[] {
-  return facetUses(colors, sectionFacets, {
+function sectionUses({ place, doc, page }: Where, { id, name, looks }: Section): Use[] {
+  return facetUses(looks, sectionFacets, {
     place,
     doc,
-    path: ['body', 'sections', id, 'colors'],
+    path: ['body', 'sections', id, 'looks'],
     object: 'section',
     label: [page, name, 'section'].filter(Boolean).join(', '),
     owner: { section: id },
@@ -28,11 +28,11 @@ function sectionUses({ place, doc, page }: Where, { id, name, colors }: Section)
 function elementUses({ place, doc, page }: Where, element: SiteElement): Use[] {
   const kind = kindOf(element.kind)
   const title = `${kind.label.toLowerCase()} “${shorten(kind.title(element.content))}”`
-  return facetUses(element.colors, kind.facets, {
+  return facetUses(element.looks, kind.facets, {
     place,
     object: element.kind,
     doc,
-    path: ['body', 'elements', element.id, 'colors'],
+    path: ['body', 'elements', element.id, 'looks'],
     label: page ? `${page}, ${title}` : title,
     owner: { element: element.id },
   })
@@ -63,7 +63,7 @@ export function bodyUses(place: PlaceId, { doc, page }: Reading, body: Body): Us
     partOf(
       section,
       from,
-      () => countFacetUses(section.colors, sectionFacets),
+      () => countFacetUses(section.looks, sectionFacets),
       () => sectionUses(where, section),
     ),
   )
@@ -71,7 +71,7 @@ export function bodyUses(place: PlaceId, { doc, page }: Reading, body: Body): Us
     partOf(
       element,
       from,
-      () => countFacetUses(element.colors, kindOf(element.kind).facets),
+      () => countFacetUses(element.looks, kindOf(element.kind).facets),
       () => elementUses(where, element),
     ),
   )

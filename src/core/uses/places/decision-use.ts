@@ -1,6 +1,6 @@
 import { colorOf } from '../../color'
 import type { Facet } from '../../elements'
-import { isBound, isColor, type ColorDecision, type FacetColors } from '../../site'
+import { isBound, isColor, type ColorDecision, type Looks } from '../../site'
 import type { Use, UsePath } from '../use'
 
 const STATES = ['rest', 'hover'] as const
@@ -24,13 +24,13 @@ type Facets = Pick<Use, 'place' | 'doc' | 'path' | 'label' | 'owner' | 'object'>
 
 /** The decisions of an object by its facets, at rest and pointed at. */
 export function facetUses(
-  colors: FacetColors | undefined,
+  looks: Looks | undefined,
   facets: readonly Facet[],
   base: Facets,
 ): Use[] {
   return facets.flatMap((facet) =>
     STATES.flatMap((state) => {
-      const value = colors?.[facet.key]?.[state]
+      const value = looks?.[facet.key]?.[state]
       if (!value) return []
       const path = [...base.path, facet.key, state]
       const under = state === 'hover' ? ', pointer over' : ''
@@ -54,12 +54,12 @@ export function facetUses(
 }
 
 /** How many uses the decisions of an object come to. */
-export function countFacetUses(colors: FacetColors | undefined, facets: readonly Facet[]): number {
-  if (!colors) return 0
+export function countFacetUses(looks: Looks | undefined, facets: readonly Facet[]): number {
+  if (!looks) return 0
   let count = 0
   for (const { key } of facets) {
     for (const state of STATES) {
-      const value = colors[key]?.[state]
+      const value = looks[key]?.[state]
       if (value) count += 'stops' in value ? value.stops.length : 1
     }
   }

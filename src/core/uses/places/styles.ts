@@ -6,13 +6,13 @@ export const readStyles: PlaceReader = ({ frame }) =>
   Object.values(frame?.styles ?? {}).map((style) => {
     const { facets } = kindOf(style.kind as KindId)
     const uses = () =>
-      facetUses(style.colors, facets, {
+      facetUses(style.looks, facets, {
         place: 'styles',
         doc: 'frame',
-        path: ['styles', style.id, 'colors'],
+        path: ['styles', style.id, 'looks'],
         label: style.name,
         object: style.kind,
         owner: { style: style.id },
       })
-    return { of: style, from: 'styles', count: countFacetUses(style.colors, facets), uses }
+    return { of: style, from: 'styles', count: countFacetUses(style.looks, facets), uses }
   })
