@@ -1,5 +1,6 @@
-import { expect, test, type CDPSession, type Page } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { displayable } from 'culori'
+import fc from 'fast-check'
 import {
   applyShade,
   colorKey,
@@ -9,19 +10,44 @@ import {
   type Color,
   type Shade,
 } from '@/core/color'
-import { cssProperty, kindOf } from '@/core/elements'
-import { coloredIn, spotsOnPage, traceFacet } from '@/core/resolve'
-import { siteDocs, isColor, slotsInOrder, type SiteDocs } from '@/core/site'
-import { slotReference } from '@/core/sweep'
-import { demoSites } from '@demo/sites'
+import { cssProperty, type Facet, type Feature } from '@/core/elements'
 import { renderSite } from '@/core/render'
+import {
+  computedTrait,
+  computedUnset,
+  facetsOf,
+  featuresOf,
+  isShown,
+  spotsOnPage,
+  traceFacet,
+  traceFeature,
+  type Spot,
+} from '@/core/resolve'
+import {
+  bodyOf,
+  isColor,
+  siteDocs,
+  slotsInOrder,
+  walkSection,
+  type Frame,
+  type Page as SitePage,
+  type PageId,
+  type SiteDocs,
+  type SiteElement,
+  type TraitValues,
+} from '@/core/site'
+import { slotReference } from '@/core/sweep'
+import { fluidSize, sizeAt, states, type State } from '@/core/traits'
+import { designs, designSite } from '@/core/designs/ready'
+import { anyLooking } from '@/core/site/any-looks.fixture'
+import { demoSites } from '@demo/sites'
 
-/** A colour that the core resolves, and where Chromium is to be asked for it. */
+/** A property that the core resolves, and where Chromium is to be asked for it. */
 interface Question {
   readonly selector: string
   readonly pseudo?: string
   readonly property: string
-  readonly hover: boolean
+  readonly state: State
   readonly expected: string
   readonly told: string
 }
@@ -33,52 +59,205 @@ const COMPUTED: Readonly<Record<string, string>> = {
   'outline-color': 'outline-color',
 }
 
-function questions(docs: SiteDocs, page: SiteDocs['pages'][keyof SiteDocs['pages']]): Question[] {
-  const found: Question[] = []
-  for (const spot of spotsOnPage(docs, page.id)) {
-    for (const { element, facet } of coloredIn(spot)) {
-      const root = element ? `[data-el="${element.id}"]` : `[data-section="${spot.section.id}"]`
-      for (const state of ['rest', 'hover'] as const) {
-        const trace = traceFacet(spot, element, facet, state)
-        if (!isColor(trace.paint) || !trace.color) continue
-        found.push({
+const rootOf = (spot: Spot, element: SiteElement | undefined) =>
+  element ? `[data-el="${element.id}"]` : `[data-section="${spot.section.id}"]`
+
+function colorQuestions(spot: Spot, element: SiteElement | undefined): Question[] {
+  const all = facetsOf(element)
+  // A border that has sides with colours of their own is asked for by its sides.
+  const hasSides = ({ key }: Facet) => all.some(({ within }) => within === key)
+  const asked = all.filter((facet) => isShown(facet, element) && !hasSides(facet))
+  return asked.flatMap((facet) =>
+    states.flatMap((state): Question[] => {
+      const trace = traceFacet(spot, element, facet, state)
+      if (!isColor(trace.paint) || !trace.color) return []
+      const root = rootOf(spot, element)
+      const property = cssProperty(facet)
+      return [
+        {
           selector: facet.part ? `${root} .${facet.part}` : root,
           pseudo: facet.pseudo,
-          property: COMPUTED[cssProperty(facet)]!,
-          hover: state === 'hover',
+          property: COMPUTED[property] ?? property,
+          state,
           expected: colorKey(trace.color),
-          told: `${page.title}, ${element ? kindOf(element.kind).label : 'section'} ${root}, ${facet.key}, ${state}`,
-        })
-      }
-    }
+          told: `${spot.section.name}, ${element?.kind ?? 'section'} ${root}, ${facet.key}, ${state}`,
+        },
+      ]
+    }),
+  )
+}
+
+/** Which feature holds the size of the words of a part. */
+const sizeOf = (spot: Spot, element: SiteElement, feature: Feature, state: State) =>
+  featuresOf(element).find(({ trait, part }) => trait === 'size' && part === feature.part) &&
+  traceFeature(
+    spot,
+    element,
+    featuresOf(element).find(({ trait, part }) => trait === 'size' && part === feature.part)!,
+    state,
+  ).value
+
+function featureQuestions(spot: Spot, element: SiteElement | undefined, width: number): Question[] {
+  const { settings } = spot.docs.frame
+  return featuresOf(element).flatMap((feature) =>
+    states.flatMap((state): Question[] => {
+      const { value } = traceFeature(spot, element, feature, state)
+      const own = element && sizeOf(spot, element, feature, state)
+      const size = own ? sizeAt(fluidSize(settings, own as TraitValues['size']), width) : 0
+      const scales = spot.section.kind === 'band'
+      const computed =
+        value === undefined
+          ? computedUnset[feature.trait]
+          : computedTrait(feature.trait, value, { settings, width, size, scales })
+      const root = rootOf(spot, element)
+      return Object.entries(computed ?? {}).flatMap(([property, expected]) =>
+        // What hangs on a typeface, or on the size of words that stand elsewhere, cannot be told here.
+        expected.startsWith('≈') || (!own && property === 'text-underline-offset')
+          ? []
+          : {
+              selector: feature.part ? `${root} .${feature.part}` : root,
+              property,
+              state,
+              expected,
+              told: `${spot.section.name}, ${element?.kind ?? 'section'} ${root}, ${feature.key}, ${state}, ${property} at ${width}`,
+            },
+      )
+    }),
+  )
+}
+
+function questions(docs: SiteDocs, page: PageId, width: number): Question[] {
+  return spotsOnPage(docs, page).flatMap((spot) => {
+    const elements: Array<SiteElement | undefined> = [undefined]
+    const body = bodyOf(docs, spot.doc)
+    if (body) walkSection(body, spot.section, (element) => void elements.push(element))
+    return elements.flatMap((element) => [
+      ...colorQuestions(spot, element),
+      ...featureQuestions(spot, element, width),
+    ])
+  })
+}
+
+const FORCED: Readonly<Record<State, readonly string[]>> = {
+  rest: [],
+  hover: ['hover'],
+  focus: ['focus-visible'],
+  pressed: ['hover', 'active'],
+  disabled: [],
+}
+
+/** Asks for many computed values at once; all that match are in one state. */
+async function answers(
+  page: Page,
+  asked: readonly Question[],
+  state: State,
+): Promise<Array<string | undefined>> {
+  const session = await page.context().newCDPSession(page)
+  await session.send('DOM.enable')
+  await session.send('CSS.enable')
+  const { root } = await session.send('DOM.getDocument')
+  const forced = FORCED[state]
+  for (const selector of forced.length ? new Set(asked.map((each) => each.selector)) : []) {
+    const { nodeId } = await session.send('DOM.querySelector', { nodeId: root.nodeId, selector })
+    if (nodeId === 0) continue
+    await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: [...forced] })
   }
+  const found = await page.evaluate(
+    ([list, isDisabled]) =>
+      list.map(({ selector, property, pseudo }) => {
+        const node = document.querySelector(selector)
+        if (!node) return undefined
+        if (isDisabled) {
+          if (!('disabled' in node)) return undefined
+          node.disabled = true
+        }
+        return getComputedStyle(node, pseudo ?? null).getPropertyValue(property)
+      }),
+    [
+      asked.map(({ selector, property, pseudo }) => ({ selector, property, pseudo })),
+      state === 'disabled',
+    ] as const,
+  )
+  await session.detach()
   return found
 }
 
-/** Forces `:hover` on what matches, as the developer tools do; no pointer is moved. */
-async function forceHover(
-  session: CDPSession,
-  root: number,
-  selector: string,
-): Promise<() => Promise<void>> {
-  const { nodeId } = await session.send('DOM.querySelector', { nodeId: root, selector })
-  await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: ['hover'] })
-  return async () => {
-    await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: [] })
+const lengths = (text: string) => text.split(/\s+/).map((part) => part.trim())
+
+/** Whether a computed value is the one expected: colours as colours, lengths to a fiftieth of a pixel. */
+function agrees({ property, expected }: Question, computed: string): boolean {
+  if (property.endsWith('color')) {
+    const color = colorOf(computed)
+    const key = color && colorKey(color)
+    return key === expected || (!!key?.endsWith('00') && expected.endsWith('00'))
   }
+  if (property === 'font-family') {
+    return computed.split(',')[0]!.replaceAll('"', '') === expected
+  }
+  if (property === 'box-shadow') {
+    const shape = computed.replaceAll(/(?:rgba?|color|oklch|oklab)\([^)]*\) ?/g, '')
+    return shape === expected
+  }
+  if (property === 'letter-spacing' && expected === 'normal') {
+    return computed === 'normal' || computed === '0px'
+  }
+  const [mine, theirs] = [lengths(expected), lengths(computed)]
+  return (
+    mine.length === theirs.length &&
+    mine.every((part, i) => {
+      const [a, b] = [Number.parseFloat(part), Number.parseFloat(theirs[i]!)]
+      return Number.isNaN(a) ? part === theirs[i] : Math.abs(a - b) <= 0.05
+    })
+  )
 }
 
-async function answer(
+/** The documents without custom CSS, which may overrule decisions: for this check it is switched off. */
+const plain = ({ frame, pages }: { frame: Frame; pages: readonly SitePage[] }): SiteDocs =>
+  siteDocs({ ...frame, customCss: '' }, pages)
+
+/** Puts a page with its stylesheets before Chromium and compares all that the core resolves on it. */
+async function compare(
   page: Page,
-  { selector, property, pseudo }: Question,
-): Promise<string | undefined> {
-  return page.evaluate(
-    ([query, name, part]) => {
-      const node = document.querySelector(query!)
-      return node ? getComputedStyle(node, part).getPropertyValue(name!) : undefined
-    },
-    [selector, property, pseudo ?? null] as const,
-  )
+  docs: SiteDocs,
+  only: readonly PageId[],
+  width: number,
+  inStates: readonly State[] = states,
+): Promise<{ readonly asked: number; readonly wrong: readonly string[] }> {
+  await page.setViewportSize({ width, height: 900 })
+  // How long a change takes is asked for, and nothing is to be on its way meanwhile.
+  await page.emulateMedia({ reducedMotion: 'no-preference' })
+  const files = renderSite(docs)
+  let asked = 0
+  const wrong: string[] = []
+  for (const id of only) {
+    const { path } = docs.pages[id]!
+    const css = [...files]
+      .filter(([name]) => name === 'site.css' || name === `${path}.css`)
+      .map(([, text]) => text)
+    const html = files.get(`${path}.html`)!.replace(/<meta http-equiv[^>]*>|<link[^>]*>/g, '')
+    const all = questions(docs, id, width)
+    for (const state of inStates) {
+      await page.setContent(
+        html.replace(
+          '</head>',
+          () =>
+            `<style>${css.join('\n')}\n* { transition-property: none !important }</style></head>`,
+        ),
+      )
+      const here = all.filter((each) => each.state === state)
+      const found = await answers(page, here, state)
+      here.forEach((question, i) => {
+        const computed = found[i]
+        // A part that this element does not have, such as a link in a paragraph without one.
+        if (computed === undefined) return
+        asked += 1
+        if (!agrees(question, computed)) {
+          wrong.push(`${question.told}: ${computed}, not ${question.expected}`)
+        }
+      })
+    }
+  }
+  return { asked, wrong }
 }
 
 for (const site of demoSites) {
@@ -86,47 +265,39 @@ for (const site of demoSites) {
     page,
   }) => {
     test.setTimeout(240_000)
-    // Custom CSS may overrule decisions; for this check it is switched off.
-    const frame = { ...site.frame, customCss: '' }
-    const docs: SiteDocs = siteDocs(frame, site.pages)
-    const files = renderSite(docs)
-    let asked = 0
-    const wrong: string[] = []
-    for (const each of site.pages) {
-      const css = [...files]
-        .filter(([name]) => name === 'site.css' || name === `${each.path}.css`)
-        .map(([, text]) => text)
-      const html = files
-        .get(`${each.path}.html`)!
-        .replace(/<meta http-equiv[^>]*>|<link[^>]*>/g, '')
-      await page.setContent(
-        html.replace('</head>', () => `<style>${css.join('\n')}</style></head>`),
-      )
-      const session = await page.context().newCDPSession(page)
-      await session.send('DOM.enable')
-      await session.send('CSS.enable')
-      const { root } = await session.send('DOM.getDocument')
-      for (const question of questions(docs, each)) {
-        const release = question.hover
-          ? await forceHover(session, root.nodeId, question.selector).catch(() => undefined)
-          : undefined
-        const computed = await answer(page, question)
-        await release?.()
-        // A part that this element does not have, such as a link in a paragraph without one.
-        if (computed === undefined) continue
-        asked += 1
-        const color = colorOf(computed)
-        const key = color && colorKey(color)
-        const seenThrough = key?.endsWith('00') && question.expected.endsWith('00')
-        if (key !== question.expected && !seenThrough)
-          wrong.push(`${question.told}: ${computed}, not ${question.expected}`)
-      }
-      await session.detach()
-    }
-    expect(wrong).toEqual([])
-    expect(asked).toBeGreaterThan(site.pages.length * 40)
+    const docs = plain(site)
+    const pages = site.pages.map(({ id }) => id)
+    const wide = await compare(page, docs, pages, 1280)
+    expect(wide.wrong.slice(0, 20)).toEqual([])
+    expect(wide.asked).toBeGreaterThan(site.pages.length * 400)
+    const narrow = await compare(page, docs, pages, 390, ['rest'])
+    expect(narrow.wrong.slice(0, 20)).toEqual([])
   })
 }
+
+/** Documents that are tried; `./easel test --long` asks for more. */
+const RANDOM = Number(process.env.EASEL_LOOKS ?? 24)
+
+test('what the core resolves is what Chromium computes, of random looks on all designs', async ({
+  page,
+}) => {
+  test.setTimeout(60_000 + RANDOM * 5_000)
+  const seed = Number(process.env.EASEL_SEED ?? Date.now() % 1_000_000)
+  console.warn(`random looks: EASEL_SEED=${seed}`)
+  let asked = 0
+  for (let n = 0; n < RANDOM; n += 1) {
+    const design = designs[n % designs.length]!
+    const { docs } = designSite(design, 'Any site', [])
+    const [made] = fc.sample(anyLooking(docs), { numRuns: 1, seed: seed + n })
+    const ids = Object.keys(docs.pages) as PageId[]
+    const other = states[1 + (n % (states.length - 1))]!
+    const width = n % 3 ? 1280 : 390
+    const found = await compare(page, made!, [ids[n % ids.length]!], width, ['rest', other])
+    expect(found.wrong.slice(0, 10), `EASEL_SEED=${seed + n}, ${design.id}`).toEqual([])
+    asked += found.asked
+  }
+  expect(asked).toBeGreaterThan(RANDOM * 200)
+})
 
 const SHADES: readonly Shade[] = [
   { lightness: 8 },

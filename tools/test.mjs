@@ -82,7 +82,7 @@ async function runBrowser({ address, published }, second, filter, isLong) {
           EASEL_PUBLISHED: published,
           EASEL_SECOND: second.address,
           EASEL_XSS: xss,
-          ...(isLong ? { EASEL_EDITS: '500' } : {}),
+          ...(isLong ? { EASEL_EDITS: '500', EASEL_LOOKS: '300' } : {}),
           PLAYWRIGHT_JSON_OUTPUT_NAME: report,
           PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
         },

@@ -22,6 +22,7 @@ import {
   wordmark,
 } from '@/core/designs/write'
 import { palette, theme, themeSet } from '@/core/designs/write-frame'
+import { siteSettings } from '@/core/designs/site-settings'
 
 const slots = [
   ['chalk', 'Chalk', '#FBF7EF'],
@@ -103,23 +104,21 @@ export const ferryFrame: Frame = frameSchema.parse({
   edition: 'light',
   themes: themeSet(themes),
   styles: {},
-  type: {
-    heading: { family: 'Bricolage Grotesque', weight: 700 },
-    body: { family: 'Figtree', weight: 400 },
-    size: 17,
-  },
-  layout: {
+  settings: siteSettings({
+    headings: ['Bricolage Grotesque', 700],
+    text: ['Figtree', 400],
+    textSize: 17,
     contentWidth: 1080,
     sectionSpace: 80,
     sideSpace: 48,
-    buttonRadius: 999,
+    buttonCorner: 999,
     buttonLine: 2,
-    buttonPad: [13, 26],
-    cardRadius: 14,
+    buttonPad: { block: 13, inline: 26 },
+    cardCorner: 14,
     cardLine: 0,
-    pictureRadius: 14,
-    fieldRadius: 10,
-  },
+    pictureCorner: 14,
+    fieldCorner: 10,
+  }),
   body: body('frame', [
     {
       id: 'header',

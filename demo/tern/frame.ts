@@ -2,6 +2,7 @@ import { frameSchema, frameVersion, type Frame } from '@/core/site'
 import { body, column, embed, fine, nav, quiet, wordmark } from '@/core/designs/write'
 import { palette, theme, themeSet } from '@/core/designs/write-frame'
 import { chatSnippet, customCss } from './mess'
+import { siteSettings } from '@/core/designs/site-settings'
 
 const slots = [
   ['paper', 'Paper', '#F7F2E7'],
@@ -182,23 +183,21 @@ export const ternFrame: Frame = frameSchema.parse({
       looks: { line: { rest: { slot: 'spark' } } },
     },
   },
-  type: {
-    heading: { family: 'Fraunces', weight: 600 },
-    body: { family: 'Karla', weight: 400 },
-    size: 17,
-  },
-  layout: {
+  settings: siteSettings({
+    headings: ['Fraunces', 600],
+    text: ['Karla', 400],
+    textSize: 17,
     contentWidth: 1120,
     sectionSpace: 88,
     sideSpace: 48,
-    buttonRadius: 4,
+    buttonCorner: 4,
     buttonLine: 1.5,
-    buttonPad: [13, 22],
-    cardRadius: 5,
+    buttonPad: { block: 13, inline: 22 },
+    cardCorner: 5,
     cardLine: 1,
-    pictureRadius: 5,
-    fieldRadius: 4,
-  },
+    pictureCorner: 5,
+    fieldCorner: 4,
+  }),
   body: body('frame', [
     {
       id: 'header',

@@ -52,7 +52,7 @@ function stretch<Whole extends string | readonly Json[]>(
 }
 
 /** Whether a value is one thing: exchanged as a whole, never in part. */
-type IsOne = (value: Members) => boolean
+type IsOne = (value: Members, path: ChangePath) => boolean
 
 interface Comparison {
   readonly into: Change[]
@@ -68,7 +68,7 @@ function compare(
   if (a === b) return
   const { into, isOne } = how
   if (isMembers(a) && isMembers(b)) {
-    if (!isOne(a) && !isOne(b)) return compareMembers(path, a, b, how)
+    if (!isOne(a, path) && !isOne(b, path)) return compareMembers(path, a, b, how)
     if (isSame(a, b)) return
   }
   if (Array.isArray(a) && Array.isArray(b)) {

@@ -11,6 +11,7 @@ import {
 } from '../site'
 import { body, button, fine, h1, lead, nav, page, wordmark } from './write'
 import { palette, themeSet } from './write-frame'
+import { siteSettings } from './site-settings'
 
 /** Slots from the lightest to the darkest; what each is called says what it is for, not which colour it is. */
 const SLOTS = [
@@ -47,23 +48,21 @@ export function emptySite(name: string, color?: Color): SiteDocs {
     edition: 'light',
     themes: themeSet(themes),
     styles: {},
-    type: {
-      heading: { family: 'Bricolage Grotesque', weight: 650 },
-      body: { family: 'Figtree', weight: 400 },
-      size: 17,
-    },
-    layout: {
+    settings: siteSettings({
+      headings: ['Bricolage Grotesque', 650],
+      text: ['Figtree', 400],
+      textSize: 17,
       contentWidth: 1080,
       sectionSpace: 88,
       sideSpace: 48,
-      buttonRadius: 6,
+      buttonCorner: 6,
       buttonLine: 1,
-      buttonPad: [13, 24],
-      cardRadius: 8,
+      buttonPad: { block: 13, inline: 24 },
+      cardCorner: 8,
       cardLine: 1,
-      pictureRadius: 8,
-      fieldRadius: 6,
-    },
+      pictureCorner: 8,
+      fieldCorner: 6,
+    }),
     body: body('frame', [
       {
         id: 'header',

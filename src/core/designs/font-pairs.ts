@@ -1,11 +1,11 @@
-import type { TypeSettings } from '../site'
+import type { Settings } from '../traits'
 
 /** Typefaces that go together: for headings with their weight, and for running text. */
 export interface FontPair {
   readonly id: string
   readonly mood: string
-  readonly heading: TypeSettings['heading']
-  readonly body: TypeSettings['body']
+  readonly heading: { readonly family: string; readonly weight: number }
+  readonly body: { readonly family: string; readonly weight: number }
 }
 
 const pair = (
@@ -34,8 +34,19 @@ export const fontPairs: readonly FontPair[] = [
 export const fontPairOf = (id: string | undefined): FontPair | undefined =>
   fontPairs.find((each) => each.id === id)
 
-/** Type settings with another pair in them. */
-export const withFonts = (type: TypeSettings, pairId: string | undefined): TypeSettings => {
+/** Settings with another pair in them. */
+export const withFonts = (settings: Settings, pairId: string | undefined): Settings => {
   const found = fontPairOf(pairId)
-  return found ? { ...type, heading: found.heading, body: found.body } : type
+  if (!found) return settings
+  const { heading, body } = found
+  return {
+    ...settings,
+    titleFace: heading.family,
+    titleWeight: heading.weight,
+    headingFace: heading.family,
+    headingWeight: heading.weight,
+    bodyFace: body.family,
+    bodyWeight: body.weight,
+    interactiveFace: body.family,
+  }
 }

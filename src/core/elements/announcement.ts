@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asText, features } from './feature'
 import { defineKind } from './kind'
 import { tag } from './markup'
 import { linkFacet, plainText, runsSchema, wordFacets, writeRuns } from './runs'
@@ -8,10 +9,13 @@ export const announcement = defineKind({
   label: 'Announcement',
   content: z.strictObject({ runs: runsSchema }),
   facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'text' }, linkFacet, ...wordFacets],
+  features: features({
+    ...asText({ size: { usual: { px: 15 } }, weight: { usual: 550 } }),
+    opacity: null,
+  }),
   fresh: { runs: [{ text: 'Something new: ' }, { text: 'read more', href: '#' }] },
   css: `
-.announcement { margin: 0; width: 100%; text-align: center; font-size: 0.9375rem; font-weight: 550; }
-.section:has(> .inner > .announcement:only-child) { padding-block: 0.7rem; }`,
+.announcement { margin: 0; width: 100%; text-align: center; }`,
   html: ({ runs }, around) =>
     tag('p', { ...around.root, ...around.words('runs') }, writeRuns(runs, around)),
   samples: () => [

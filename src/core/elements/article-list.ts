@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asHeading, asText, features, solid } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 import { longestHref } from './runs'
@@ -31,6 +32,28 @@ export const articleList = defineKind({
     { key: 'when', label: 'Dates', paints: 'text', part: 'article-when', role: 'mutedText' },
     { key: 'line', label: 'Rules', paints: 'line', part: 'article-row', role: 'line' },
   ],
+  features: [
+    ...features(
+      {
+        ...asHeading({ size: { usual: { px: 20 } }, leading: { usual: 1.25 } }),
+        underline: { usual: { line: 'none' } },
+      },
+      { part: 'article-title', as: 'title', label: 'Titles' },
+    ),
+    ...features(
+      { ...asText(), measure: { setting: 'measure' } },
+      { part: 'article-text', as: 'text', label: 'Words' },
+    ),
+    ...features(asText({ size: { usual: { px: 14 } } }), {
+      part: 'article-when',
+      as: 'when',
+      label: 'Dates',
+    }),
+    ...features(
+      { lineWidth: { usual: { top: 0, right: 0, bottom: 1, left: 0 } }, lineStyle: solid },
+      { part: 'article-row', as: 'row', label: 'Rules' },
+    ),
+  ],
   fields: [
     {
       at: 'items',
@@ -56,10 +79,10 @@ export const articleList = defineKind({
   },
   css: `
 .article-list { width: 100%; margin: 0; padding: 0; list-style: none; }
-.article-row { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 0.2rem 2rem; padding: 1.25rem 0; border-bottom: 1px solid; }
-.article-title { font-family: var(--font-heading); font-weight: var(--weight-heading); font-size: 1.25rem; line-height: 1.25; text-decoration: none; width: fit-content; }
-.article-text { grid-column: 1; margin: 0; max-width: 62ch; }
-.article-when { grid-row: 1; grid-column: 2; margin: 0; font-size: 0.875rem; padding-top: 0.25rem; }
+.article-row { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 0.2rem 2rem; padding: 1.25rem 0; }
+.article-title { width: fit-content; }
+.article-text { grid-column: 1; margin: 0; }
+.article-when { grid-row: 1; grid-column: 2; margin: 0; padding-top: 0.25rem; }
 @media (max-width: 560px) { .article-row { grid-template-columns: minmax(0, 1fr); } .article-when { grid-row: auto; grid-column: 1; } }`,
   html: ({ items }, { root, words, link }) =>
     tag(

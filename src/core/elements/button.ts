@@ -1,5 +1,6 @@
 import * as z from 'zod'
-import { defineKind, type ElementKind, type Facet } from './kind'
+import { asBox, features, moving, solid } from './feature'
+import { borderFacets, defineKind, type ElementKind, type Facet } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 import { focusFacet } from './runs'
 
@@ -22,6 +23,24 @@ function button(
     label,
     content,
     facets: [...roles, focusFacet],
+    features: features({
+      ...asBox({
+        corner: { setting: 'buttonCorner' },
+        lineWidth: { setting: 'buttonLine' },
+        lineStyle: solid,
+        padding: { setting: 'buttonPad' },
+      }),
+      face: { usual: 'interactive' },
+      size: { usual: { px: 16 } },
+      weight: { setting: 'interactiveWeight' },
+      leading: { usual: 1.2 },
+      spacing: { setting: 'buttonSpacing' },
+      case: { setting: 'buttonCase' },
+      underline: { usual: { line: 'none' } },
+      ...moving,
+    }).map((feature) =>
+      feature.trait === 'opacity' ? { ...feature, inState: { disabled: { usual: 0.5 } } } : feature,
+    ),
     fields: [{ at: 'href', as: 'link', label: 'Leads to', mayGo: true }],
     fresh: { label: 'A button' },
     css,
@@ -42,9 +61,7 @@ export const mainButton = button(
   'Book a place',
   `
 .main-button, .quiet-button {
-  display: inline-block; border: var(--button-line) solid; border-radius: var(--button-radius);
-  padding: var(--button-pad-y) var(--button-pad-x); font: inherit; font-size: 1rem; font-weight: 650;
-  line-height: 1.2; text-decoration: none; cursor: pointer; width: fit-content;
+  display: inline-block; margin: 0; cursor: pointer; width: fit-content;
 }`,
   [
     { key: 'fill', label: 'Fill', paints: 'fill', role: 'buttonFill', hover: 'buttonHoverFill' },
@@ -56,7 +73,7 @@ export const mainButton = button(
       hover: 'buttonHoverLabel',
       on: 'fill',
     },
-    { key: 'line', label: 'Border', paints: 'line', role: 'buttonLine' },
+    ...borderFacets('buttonLine'),
   ],
 )
 
@@ -70,5 +87,5 @@ export const quietButton = button('quietButton', 'Quiet button', 'See the papers
     hover: 'quietHoverLabel',
     on: 'fill',
   },
-  { key: 'line', label: 'Border', paints: 'line', role: 'quietLine' },
+  ...borderFacets('quietLine'),
 ])

@@ -1,5 +1,6 @@
 import * as z from 'zod'
-import { defineKind } from './kind'
+import { asBox, features, solid } from './feature'
+import { borderFacets, defineKind } from './kind'
 import { tag } from './markup'
 
 export const card = defineKind({
@@ -9,12 +10,20 @@ export const card = defineKind({
   holds: true,
   facets: [
     { key: 'fill', label: 'Fill', paints: 'fill', role: 'surface' },
-    { key: 'line', label: 'Border', paints: 'line', role: 'line' },
+    ...borderFacets('line'),
   ],
+  features: features(
+    asBox({
+      corner: { setting: 'cardCorner' },
+      lineWidth: { setting: 'cardLine' },
+      lineStyle: solid,
+      padding: { setting: 'cardPad' },
+    }),
+  ),
   fresh: {},
   css: `
-.card { display: flex; flex-direction: column; gap: 0.65rem; padding: 1.4rem; border: var(--card-line) solid; border-radius: var(--card-radius); }
-.card > .picture:first-child { margin: -1.4rem -1.4rem 0.5rem; }
+.card { display: flex; flex-direction: column; gap: calc(0.65rem * var(--density)); }
+.card > .picture:first-child { margin: calc(var(--card-pad-y) * -1) calc(var(--card-pad-x) * -1) 0.5rem; }
 .card > .picture:first-child img { border-radius: calc(var(--card-radius) - 1px) calc(var(--card-radius) - 1px) 0 0; }`,
   html: (_content, { root, children }) => tag('div', root, children),
   samples: () => [

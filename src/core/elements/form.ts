@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asText, features, fieldSources } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 import { focusFacet } from './runs'
@@ -47,6 +48,14 @@ export const form = defineKind({
     { key: 'line', label: 'Field border', paints: 'line', part: 'field', role: 'fieldLine' },
     { ...focusFacet, part: 'field' },
   ],
+  features: [
+    ...features(asText({ size: { usual: { px: 15 } }, weight: { usual: 600 } }), {
+      part: 'field-label',
+      as: 'label',
+      label: 'Labels',
+    }),
+    ...features(fieldSources, { part: 'field', as: 'field', label: 'Fields' }),
+  ],
   fields: [
     {
       at: 'fields',
@@ -77,8 +86,8 @@ export const form = defineKind({
   css: `
 .form { display: grid; gap: 1.1rem; max-width: 34rem; }
 .form.inline { grid-template-columns: 1fr auto; align-items: end; }
-.field-label { display: grid; gap: 0.4rem; font-size: 0.9375rem; font-weight: 600; }
-.field { box-sizing: border-box; width: 100%; padding: 0.7rem 0.85rem; border: 1px solid; border-radius: var(--field-radius); font: inherit; font-size: 1rem; font-weight: 400; }
+.field-label { display: grid; gap: 0.4rem; }
+.field { box-sizing: border-box; width: 100%; }
 .field::placeholder { opacity: 1; }
 @media (max-width: 560px) { .form.inline { grid-template-columns: 1fr; } }`,
   html: ({ fields, inline }, { root, children, words }) =>

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asText, features } from './feature'
 import { defineKind } from './kind'
 import { image } from './image'
 import { escapeHtml, tag } from './markup'
@@ -21,6 +22,11 @@ export const gallery = defineKind({
       role: 'mutedText',
     },
   ],
+  features: features(asText({ size: { usual: { px: 14 } } }), {
+    part: 'gallery-caption',
+    as: 'caption',
+    label: 'Captions',
+  }),
   fields: [
     {
       at: 'across',
@@ -62,7 +68,7 @@ export const gallery = defineKind({
 .gallery figure { margin: 0; }
 .gallery img, .picture-gap { display: block; width: 100%; height: auto; aspect-ratio: 4/3; object-fit: cover; border-radius: var(--picture-radius); }
 .picture-gap { border: 1px dashed currentcolor; opacity: 0.35; }
-.gallery-caption { margin-top: 0.5rem; font-size: 0.875rem; }
+.gallery-caption { margin-top: 0.5rem; }
 @media (max-width: 640px) { .gallery { --across: 2 !important; } }`,
   html({ items, across }, around) {
     const { root, asset, words } = around

@@ -22,9 +22,9 @@ export const group = defineKind({
   ],
   fresh: { arrange: 'row' },
   css: `
-.group { display: flex; flex-direction: column; gap: 1.1rem; min-width: 0; }
-.group.row { flex-direction: row; flex-wrap: wrap; align-items: center; gap: 0.75rem 1rem; }
-.group.grid { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(16rem, 100%), 1fr)); gap: 1.25rem; width: 100%; }`,
+.group { display: flex; flex-direction: column; gap: calc(1.1rem * var(--density)); min-width: 0; }
+.group.row { flex-direction: row; flex-wrap: wrap; align-items: center; gap: calc(0.75rem * var(--density)) calc(1rem * var(--density)); }
+.group.grid { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(16rem, 100%), 1fr)); gap: calc(1.25rem * var(--density)); width: 100%; }`,
   html: ({ arrange }, { root, children }) =>
     tag('div', { ...root, class: `${root.class} ${arrange}` }, children),
   samples: () => [],

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { iconHtml } from './icon-mark'
+import { asText, features } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 
@@ -13,6 +14,7 @@ export const iconList = defineKind({
     { key: 'icon', label: 'Icons', paints: 'text', part: 'icon', role: 'accent' },
     { key: 'text', label: 'Text', paints: 'text', role: 'text' },
   ],
+  features: features({ ...asText(), opacity: null }),
   fields: [
     {
       at: 'items',

@@ -8,6 +8,21 @@ export {
   type Sample,
   type Surroundings,
 } from './kind'
+export {
+  baseOf,
+  baseSelector,
+  baseStyle,
+  baseStyles,
+  basesOf,
+  isFeature,
+  labelOf,
+  propertiesOf,
+  sourceOf,
+  styledKinds,
+  type NamedBase,
+  type Property,
+  type StyledKind,
+} from './bases'
 export { kindIds, kindOf, kinds, type ContentOf, type KindId } from './kinds'
 export { positionOf } from './image'
 export type { ShownPicture } from './shown-picture'
@@ -27,4 +42,5 @@ export {
   type Runs,
   type WordColor,
 } from './runs'
-export { sectionCss, sectionFacets, sectionLayouts } from './section'
+export { sectionCss, sectionFacets, sectionFeatures, sectionLayouts } from './section'
+export type { BaseStyle, ByBase, CommonStyleId, Feature, Source } from './feature'

@@ -1,5 +1,7 @@
 import type * as z from 'zod'
 import type { PaintedAs, RoleId } from '../roles'
+import { sides } from '../traits'
+import type { BaseStyle, CommonStyleId, Feature } from './feature'
 import type { Field } from './field'
 import type { ShownPicture } from './shown-picture'
 
@@ -19,6 +21,8 @@ export interface Facet {
   readonly paints: PaintedAs
   /** Class of the part that is painted; the element itself where absent. */
   readonly part?: string
+  /** The style that it has in common with other kinds. */
+  readonly common?: CommonStyleId
   readonly pseudo?: '::placeholder'
   readonly role: RoleId | RoleByContent
   /** The role under the pointer, where it differs. */
@@ -26,10 +30,27 @@ export interface Facet {
   /** The facet of the same element that it stands on, when that is not the section's ground. */
   readonly on?: string
   /** The CSS property, where it is not the usual one for what is painted. */
-  readonly property?: 'outline-color'
+  readonly property?: 'outline-color' | `border-${'top' | 'right' | 'bottom' | 'left'}-color`
+  /** The facet that it is a part of, which decides where it is not decided itself; nearer ones before farther ones. */
+  readonly within?: string
   /** Whether an element of some content shows it; every one does where absent. */
   readonly shows?: (content: Readonly<Record<string, unknown>>) => boolean
 }
+
+/** The border of a box, and each of its sides, which can have a colour of its own. */
+export function borderFacets(role: RoleId): Facet[] {
+  const line = { key: 'line', label: 'Border', paints: 'line', role } as const
+  const ofSide = sides.map((side): Facet => ({
+    ...line,
+    key: `line${capital(side)}`,
+    label: `Border, ${side}`,
+    property: `border-${side}-color`,
+    within: 'line',
+  }))
+  return [line, ...ofSide]
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** What an element needs to know to write itself as HTML. */
 export interface Surroundings {
@@ -68,6 +89,10 @@ export interface ElementKind<Content = unknown> {
   /** Whether other elements can stand inside it. */
   readonly holds?: boolean
   readonly facets: readonly Facet[]
+  /** How it looks beside its colours; nothing for kinds that only hold others. */
+  readonly features?: readonly Feature[]
+  /** The styles that its elements have without being given one; one for all where absent. */
+  readonly bases?: readonly BaseStyle[]
   /** What of the content is set beside the page. */
   readonly fields?: readonly Field[]
   /** What an element of this kind holds when it is added; absent for those that come in another way. */

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asHeading, features, solid } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 
@@ -11,6 +12,22 @@ export const logoStrip = defineKind({
   facets: [
     { key: 'text', label: 'Names', paints: 'text', part: 'strip-name', role: 'mutedText' },
     { key: 'line', label: 'Rules', paints: 'line', role: 'line' },
+  ],
+  features: [
+    ...features({
+      lineWidth: { usual: { top: 1, right: 0, bottom: 1, left: 0 } },
+      lineStyle: solid,
+      padding: { usual: { block: 20, inline: 0 } },
+      opacity: null,
+    }),
+    ...features(
+      asHeading({
+        size: { usual: { px: 18 } },
+        weight: { setting: 'bodyWeight' },
+        spacing: { usual: 0.01 },
+      }),
+      { part: 'strip-name', as: 'name', label: 'Names' },
+    ),
   ],
   fields: [
     {
@@ -36,8 +53,7 @@ export const logoStrip = defineKind({
     ],
   },
   css: `
-.logo-strip { display: flex; flex-wrap: wrap; align-items: center; justify-content: space-between; gap: 1rem 2.5rem; width: 100%; margin: 0; padding: 1.25rem 0; border-block: 1px solid; list-style: none; }
-.strip-name { font-family: var(--font-heading); font-size: 1.125rem; letter-spacing: 0.01em; }
+.logo-strip { display: flex; flex-wrap: wrap; align-items: center; justify-content: space-between; gap: 1rem 2.5rem; width: 100%; margin: 0; list-style: none; }
 .logo-strip img { display: block; height: 2rem; width: auto; }`,
   html: ({ items }, { root, asset, words }) =>
     tag(

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asText, features, solid } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 
@@ -20,6 +21,18 @@ export const mapStandIn = defineKind({
     { key: 'label', label: 'Name', paints: 'text', part: 'map-label', role: 'heading' },
     { key: 'text', label: 'Address', paints: 'text', part: 'map-address', role: 'text' },
   ],
+  features: [
+    ...features(
+      { corner: { setting: 'pictureCorner' }, lineWidth: { usual: 1 }, lineStyle: solid },
+      { part: 'map-land', as: 'land', label: 'Map' },
+    ),
+    ...features(asText({ weight: { usual: 650 } }), {
+      part: 'map-label',
+      as: 'label',
+      label: 'Name',
+    }),
+    ...features(asText(), { part: 'map-address', as: 'text', label: 'Address' }),
+  ],
   fields: [
     { at: 'label', as: 'line', label: 'Name', longest: 120 },
     { at: 'address', as: 'line', label: 'Address', longest: 300 },
@@ -27,10 +40,10 @@ export const mapStandIn = defineKind({
   fresh: { label: 'Here we are', address: '7 Chandler’s Row, by the old crane' },
   css: `
 .map-stand-in { display: grid; gap: 0.75rem; width: 100%; margin: 0; }
-.map-land { display: block; border: 1px solid; border-radius: var(--picture-radius); overflow: hidden; }
+.map-land { display: block; overflow: hidden; }
 .map-land svg { display: block; width: 100%; height: auto; aspect-ratio: 4/3; }
 .map-streets { opacity: 0.45; }
-.map-label { margin: 0; font-weight: 650; }
+.map-label { margin: 0; }
 .map-address { margin: 0; white-space: pre-line; }`,
   html: ({ label, address }, { root, words }) =>
     tag(

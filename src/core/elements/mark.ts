@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asText, features } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 
@@ -20,6 +21,10 @@ export const mark = defineKind({
       role: { by: 'tone', of: { success: 'success', warning: 'warning', danger: 'danger' } },
     },
   ],
+  features: features({
+    ...asText({ size: { usual: { px: 15 } }, weight: { usual: 600 } }),
+    opacity: null,
+  }),
   fields: [
     {
       at: 'tone',
@@ -34,7 +39,7 @@ export const mark = defineKind({
   ],
   fresh: { text: '3 places left', tone: 'success' },
   css: `
-.mark { display: inline-flex; gap: 0.4em; margin: 0; font-size: 0.9375rem; font-weight: 600; }`,
+.mark { display: inline-flex; gap: 0.4em; margin: 0; }`,
   html: ({ text, tone }, { root, words }) =>
     tag(
       'p',

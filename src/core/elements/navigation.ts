@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { linkEntries } from './field'
+import { asText, features, moving } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 
@@ -29,12 +30,20 @@ export const navigation = defineKind({
       role: 'accent',
     },
   ],
+  features: features(
+    {
+      ...asText({ face: { usual: 'interactive' } }),
+      underline: { usual: { line: 'none' } },
+      ...moving,
+    },
+    { part: 'navigation-link', as: 'link', label: 'Links' },
+  ),
   fields: [linkEntries(20), { at: 'upright', as: 'tick', label: 'One below the other' }],
   fresh: { items: [{ label: 'A link', href: '#' }] },
   css: `
 .navigation { display: flex; flex-wrap: wrap; gap: 0.35rem 1.75rem; }
 .navigation.upright { flex-direction: column; }
-.navigation-link { border-bottom: 0 solid; padding: 0.25rem 0 0.15rem; text-decoration: none; width: fit-content; }
+.navigation-link { border-bottom: 0 solid; padding: 0.25rem 0 0.15rem; width: fit-content; }
 .navigation-link[aria-current] { border-bottom-width: 2px; }
 .navigation.upright .navigation-link[aria-current] { border-bottom-width: 0; }`,
   html: ({ items, upright }, { root, link, isCurrent, words }) =>

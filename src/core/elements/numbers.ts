@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asHeading, asText, features, solid } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 
@@ -14,6 +15,24 @@ export const numbers = defineKind({
     { key: 'figure', label: 'Figures', paints: 'text', part: 'figure', role: 'heading' },
     { key: 'text', label: 'Words', paints: 'text', part: 'figure-text', role: 'mutedText' },
     { key: 'line', label: 'Rules', paints: 'line', part: 'figure-box', role: 'accent' },
+  ],
+  features: [
+    ...features(
+      asHeading({
+        size: { usual: { px: 50, narrow: 32 } },
+        leading: { usual: 1.05 },
+      }),
+      { part: 'figure', as: 'figure', label: 'Figures' },
+    ),
+    ...features(asText({ size: { usual: { px: 15 } } }), {
+      part: 'figure-text',
+      as: 'text',
+      label: 'Words',
+    }),
+    ...features(
+      { lineWidth: { usual: { top: 2, right: 0, bottom: 0, left: 0 } }, lineStyle: solid },
+      { part: 'figure-box', as: 'box', label: 'Rules' },
+    ),
   ],
   fields: [
     {
@@ -39,9 +58,9 @@ export const numbers = defineKind({
   },
   css: `
 .numbers { display: grid; grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr)); gap: 1.5rem 2.5rem; width: 100%; margin: 0; }
-.figure-box { display: flex; flex-direction: column-reverse; justify-content: flex-end; border-top: 2px solid; padding-top: 0.9rem; }
-.figure { margin: 0; font-family: var(--font-heading); font-weight: var(--weight-heading); font-size: clamp(2rem, 1.2rem + 2.6vw, 3.1rem); line-height: 1.05; font-variant-numeric: tabular-nums; }
-.figure-text { margin: 0.35rem 0 0; font-size: 0.9375rem; }`,
+.figure-box { display: flex; flex-direction: column-reverse; justify-content: flex-end; padding-top: 0.9rem; }
+.figure { margin: 0; font-variant-numeric: tabular-nums; }
+.figure-text { margin: 0.35rem 0 0; }`,
   html: ({ items }, { root, words }) =>
     tag(
       'dl',

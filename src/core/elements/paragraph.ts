@@ -1,18 +1,51 @@
 import * as z from 'zod'
+import { asText, features } from './feature'
 import { defineKind } from './kind'
 import { tag } from './markup'
-import { linkFacet, plainText, runsCss, runsSchema, wordFacets, writeRuns } from './runs'
+import {
+  linkFacet,
+  linkFeatures,
+  plainText,
+  runsCss,
+  runsSchema,
+  wordFacets,
+  writeRuns,
+} from './runs'
 
 export const paragraph = defineKind({
   kind: 'paragraph',
   label: 'Paragraph',
   content: z.strictObject({ runs: runsSchema, lead: z.boolean().optional() }),
   facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'text' }, linkFacet, ...wordFacets],
+  bases: [
+    {
+      id: 'paragraph',
+      label: 'Body text',
+      where: ':not(.lead)',
+      by: 'lead',
+      is: ({ lead }) => !lead,
+    },
+    { id: 'lead', label: 'Opening text', where: '.lead', by: 'lead', is: ({ lead }) => !!lead },
+  ],
+  features: [
+    ...features({
+      ...asText({
+        size: {
+          byBase: { paragraph: { usual: { step: 0 } }, lead: { usual: { px: 19 } } },
+        },
+        leading: {
+          byBase: { paragraph: { setting: 'textLeading' }, lead: { usual: 1.55 } },
+        },
+      }),
+      measure: { byBase: { paragraph: { setting: 'measure' }, lead: { usual: 46 } } },
+      opacity: null,
+    }),
+    ...linkFeatures,
+  ],
   fields: [{ at: 'lead', as: 'tick', label: 'Larger, as an opening' }],
   fresh: { runs: [{ text: 'Words that say what matters here.' }] },
   css: `
-.paragraph { max-width: 62ch; text-wrap: pretty; }
-.paragraph.lead { font-size: 1.1875rem; line-height: 1.55; max-width: 46ch; }${runsCss}`,
+.paragraph { text-wrap: pretty; }${runsCss}`,
   html: ({ runs, lead }, around) => {
     const { root, words } = around
     const name = lead ? `${root.class} lead` : root.class
@@ -56,9 +89,16 @@ export const finePrint = defineKind({
     linkFacet,
     ...wordFacets,
   ],
+  features: [
+    ...features({
+      ...asText({ size: { usual: { px: 15 } } }),
+      measure: { setting: 'measure' },
+      opacity: null,
+    }),
+    ...linkFeatures,
+  ],
   fresh: { runs: [{ text: 'A few muted words' }] },
-  css: `
-.fine-print { font-size: 0.9375rem; max-width: 62ch; }`,
+  css: '',
   html: ({ runs }, around) =>
     tag('p', { ...around.root, ...around.words('runs') }, writeRuns(runs, around)),
   samples: () => [

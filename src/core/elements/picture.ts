@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asText, features } from './feature'
 import { defineKind } from './kind'
 import { image } from './image'
 import { escapeHtml, tag } from './markup'
@@ -24,6 +25,14 @@ export const picture = defineKind({
       role: 'mutedText',
     },
   ],
+  features: [
+    ...features({ corner: { setting: 'pictureCorner' }, shadow: null, opacity: null }),
+    ...features(asText({ size: { usual: { px: 14 } } }), {
+      part: 'picture-caption',
+      as: 'caption',
+      label: 'Caption',
+    }),
+  ],
   fields: [
     { at: 'asset', as: 'picture', label: 'Picture' },
     {
@@ -43,8 +52,8 @@ export const picture = defineKind({
   ],
   css: `
 .picture { margin: 0; }
-.picture img { display: block; width: 100%; height: auto; object-fit: cover; border-radius: var(--picture-radius); }
-.picture-caption { font-size: 0.875rem; margin-top: 0.6rem; }`,
+.picture img { display: block; width: 100%; height: auto; object-fit: cover; border-radius: inherit; }
+.picture-caption { margin-top: 0.6rem; }`,
   html: ({ asset: id, caption, ratio }, around) => {
     const { root, asset, words: at } = around
     const found = asset(id)

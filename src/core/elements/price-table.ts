@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asText, features, solid } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 
@@ -16,6 +17,23 @@ export const priceTable = defineKind({
     { key: 'text', label: 'Text', paints: 'text', part: 'price-cell', role: 'text' },
     { key: 'price', label: 'Prices', paints: 'text', part: 'price-amount', role: 'heading' },
     { key: 'line', label: 'Rules', paints: 'line', part: 'price-row', role: 'line' },
+  ],
+  features: [
+    ...features(asText({ size: { usual: { px: 14 } }, weight: { usual: 600 } }), {
+      part: 'price-head',
+      as: 'head',
+      label: 'Head',
+    }),
+    ...features(asText(), { part: 'price-cell', as: 'cell', label: 'Text' }),
+    ...features(asText({ weight: { usual: 650 } }), {
+      part: 'price-amount',
+      as: 'price',
+      label: 'Prices',
+    }),
+    ...features(
+      { lineWidth: { usual: { top: 0, right: 0, bottom: 1, left: 0 } }, lineStyle: solid },
+      { part: 'price-row', as: 'row', label: 'Rules' },
+    ),
   ],
   fields: [
     {
@@ -36,11 +54,10 @@ export const priceTable = defineKind({
   },
   css: `
 .price-table { width: 100%; border-collapse: collapse; }
-.price-row { border-bottom: 1px solid; }
-.price-table th { text-align: left; font-size: 0.875rem; font-weight: 600; padding: 0 1rem 0.6rem 0; }
+.price-table th { text-align: left; padding: 0 1rem 0.6rem 0; }
 .price-table td { padding: 0.85rem 1rem 0.85rem 0; vertical-align: baseline; }
 .price-table :is(th, td):last-child { text-align: right; padding-right: 0; }
-.price-amount { font-variant-numeric: tabular-nums; font-weight: 650; white-space: nowrap; }`,
+.price-amount { font-variant-numeric: tabular-nums; white-space: nowrap; }`,
   html: ({ head, rows }, { root, words }) => {
     const last = head.length - 1
     const headRow = head

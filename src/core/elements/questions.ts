@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asText, features, solid } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 
@@ -15,6 +16,21 @@ export const questions = defineKind({
     { key: 'answer', label: 'Answers', paints: 'text', part: 'answer', role: 'text' },
     { key: 'sign', label: 'Signs', paints: 'text', part: 'question-sign', role: 'accent' },
     { key: 'line', label: 'Rules', paints: 'line', part: 'question-box', role: 'line' },
+  ],
+  features: [
+    ...features(asText({ weight: { usual: 650 } }), {
+      part: 'question',
+      as: 'question',
+      label: 'Questions',
+    }),
+    ...features(
+      { ...asText(), measure: { setting: 'measure' } },
+      { part: 'answer', as: 'answer', label: 'Answers' },
+    ),
+    ...features(
+      { lineWidth: { usual: { top: 0, right: 0, bottom: 1, left: 0 } }, lineStyle: solid },
+      { part: 'question-box', as: 'box', label: 'Rules' },
+    ),
   ],
   fields: [
     {
@@ -34,12 +50,11 @@ export const questions = defineKind({
   fresh: { items: [{ question: 'A question?', answer: 'Its answer, in a sentence or two.' }] },
   css: `
 .questions { width: 100%; max-width: 46rem; }
-.question-box { border-bottom: 1px solid; }
-.question { display: flex; justify-content: space-between; gap: 1rem; padding: 1rem 0; font-weight: 650; cursor: pointer; list-style: none; }
+.question { display: flex; justify-content: space-between; gap: 1rem; padding: 1rem 0; cursor: pointer; list-style: none; }
 .question::-webkit-details-marker { display: none; }
 .question-sign { flex: none; font-weight: 400; transition: rotate 0.15s; }
 .question-box[open] .question-sign { rotate: 45deg; }
-.answer { margin: 0; padding: 0 2.5rem 1.15rem 0; max-width: 62ch; white-space: pre-line; }`,
+.answer { margin: 0; padding: 0 2.5rem 1.15rem 0; white-space: pre-line; }`,
   html: ({ items }, { root, words, isEdited }) =>
     tag(
       'div',

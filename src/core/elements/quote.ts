@@ -1,7 +1,8 @@
 import * as z from 'zod'
+import { asHeading, asText, features, solid } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
-import { linkFacet, plainText, runsSchema, wordFacets, writeRuns } from './runs'
+import { linkFacet, linkFeatures, plainText, runsSchema, wordFacets, writeRuns } from './runs'
 
 export const quote = defineKind({
   kind: 'quote',
@@ -14,11 +15,33 @@ export const quote = defineKind({
     linkFacet,
     ...wordFacets,
   ],
+  features: [
+    ...features({
+      lineWidth: { usual: { top: 0, right: 0, bottom: 0, left: 3 } },
+      lineStyle: solid,
+      measure: { usual: 44 },
+      opacity: null,
+    }),
+    ...features(
+      asHeading({
+        size: { usual: { px: 22 } },
+        weight: { setting: 'bodyWeight' },
+        leading: { usual: 1.35 },
+      }),
+      { part: 'quote-words', as: 'words', label: 'Words' },
+    ),
+    ...features(asText({ size: { usual: { px: 15 } } }), {
+      part: 'quote-source',
+      as: 'source',
+      label: 'Source',
+    }),
+    ...linkFeatures,
+  ],
   fresh: { runs: [{ text: 'What somebody said of you.' }], source: 'Who said it' },
   css: `
-.quote { margin: 0; padding-left: 1.4rem; border-left: 3px solid; max-width: 44ch; }
-.quote-words { margin: 0; font-family: var(--font-heading); font-size: 1.375rem; line-height: 1.35; }
-.quote-source { margin: 0.8rem 0 0; font-size: 0.9375rem; }`,
+.quote { margin: 0; padding-left: 1.4rem; }
+.quote-words { margin: 0; }
+.quote-source { margin: 0.8rem 0 0; }`,
   html: ({ runs, source }, around) =>
     tag(
       'blockquote',

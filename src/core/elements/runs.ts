@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { features, moving, type Feature } from './feature'
 import type { Facet, Surroundings } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 
@@ -46,8 +47,24 @@ export const linkFacet: Facet = {
   part: 'link',
   role: 'link',
   hover: 'linkHover',
+  common: 'link',
   shows: (content) => runsIn(content).some(({ href }) => href),
 }
+
+/** How links in running text look beside their colour. */
+export const linkFeatures: readonly Feature[] = features(
+  {
+    weight: null,
+    underline: { usual: { line: 'solid', thickness: 1, offset: 0.2 } },
+    ...moving,
+  },
+  { part: 'link', as: 'link', label: 'Links', common: 'link' },
+)
+
+/** All that can be decided for links in running text, of the link itself. */
+export const linkProperties = [linkFacet, ...linkFeatures].map(
+  ({ part: _itself, ...property }) => property,
+)
 
 const tint = (key: WordColor, label: string, role: 'link' | 'mutedText' | 'heading'): Facet => ({
   key,
@@ -108,7 +125,6 @@ export const focusFacet: Facet = {
 
 /** Shape of what running text is made of, wherever it stands. */
 export const runsCss = `
-.link { text-decoration-thickness: 1px; text-underline-offset: 0.2em; }
 :is(.marker-a, .marker-b) { padding: 0.05em 0.3em; border-radius: 0.2em; box-decoration-break: clone; -webkit-box-decoration-break: clone; }`
 
 function writeRun({ text, href, strong, em, words }: Run, { link }: Surroundings): string {

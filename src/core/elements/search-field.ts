@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asText, features, fieldSources, moving } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 import { focusFacet } from './runs'
@@ -50,6 +51,24 @@ export const searchField = defineKind({
     },
     { ...focusFacet, part: 'search-box' },
   ],
+  features: [
+    ...features(fieldSources, { part: 'search-box', as: 'field', label: 'Field' }),
+    ...features(
+      {
+        corner: { setting: 'buttonCorner' },
+        ...asText({
+          face: { usual: 'interactive' },
+          size: { usual: { px: 16 } },
+          weight: { setting: 'interactiveWeight' },
+          leading: { usual: 1.2 },
+          spacing: { setting: 'buttonSpacing' },
+          case: { setting: 'buttonCase' },
+        }),
+        ...moving,
+      },
+      { part: 'search-button', as: 'button', label: 'Button' },
+    ),
+  ],
   fields: [
     { at: 'label', as: 'line', label: 'Label', longest: 80 },
     { at: 'hint', as: 'line', label: 'Hint', longest: 120 },
@@ -58,9 +77,9 @@ export const searchField = defineKind({
   fresh: { label: 'Search', hint: 'What are you looking for?', button: 'Find' },
   css: `
 .search-field { display: flex; gap: 0.5rem; width: 100%; max-width: 34rem; margin: 0; }
-.search-box { flex: 1; min-width: 0; padding: 0.7rem 0.85rem; border: 1px solid; border-radius: var(--field-radius); font: inherit; font-size: 1rem; }
+.search-box { flex: 1; min-width: 0; }
 .search-box::placeholder { opacity: 1; }
-.search-button { padding: 0.7rem 1.1rem; border: 0; border-radius: var(--button-radius); font: inherit; font-size: 1rem; font-weight: 650; cursor: pointer; }`,
+.search-button { padding: 0.7rem 1.1rem; border: 0; cursor: pointer; }`,
   html: ({ label, hint, button }, { root, words }) =>
     tag(
       'form',

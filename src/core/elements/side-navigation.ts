@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { linkEntries } from './field'
+import { asText, features, moving } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 import { longestHref } from './runs'
@@ -34,6 +35,28 @@ export const sideNavigation = defineKind({
       on: 'here',
     },
   ],
+  features: [
+    ...features(asText({ size: { usual: { px: 13 } }, weight: { usual: 650 } }), {
+      part: 'side-title',
+      as: 'title',
+      label: 'Title',
+    }),
+    ...features(
+      {
+        ...asText({ face: { usual: 'interactive' } }),
+        underline: { usual: { line: 'none' } },
+        ...moving,
+      },
+      { part: 'side-link', as: 'link', label: 'Links' },
+    ),
+    ...features(
+      {
+        ...asText({ face: { usual: 'interactive' }, weight: { usual: 650 } }),
+        underline: { usual: { line: 'none' } },
+      },
+      { part: 'side-here', as: 'here', label: 'This page' },
+    ),
+  ],
   fields: [{ at: 'title', as: 'line', label: 'Title', longest: 80 }, linkEntries(40)],
   fresh: {
     title: 'In this part',
@@ -44,9 +67,9 @@ export const sideNavigation = defineKind({
   },
   css: `
 .side-navigation { display: grid; gap: 0; width: 100%; max-width: 18rem; }
-.side-title { margin: 0 0 0.5rem; font-size: 0.8125rem; font-weight: 650; }
-.side-link, .side-here { display: block; padding: 0.55rem 0.8rem; border-left: 2px solid; text-decoration: none; }
-.side-here { border-left-color: currentcolor; font-weight: 650; }`,
+.side-title { margin: 0 0 0.5rem; }
+.side-link, .side-here { display: block; padding: 0.55rem 0.8rem; border-left: 2px solid; }
+.side-here { border-left-color: currentcolor; }`,
   html: ({ title, items }, { root, words, link, isCurrent }) =>
     tag(
       'nav',

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { iconHtml } from './icon-mark'
+import { asText, features, moving, solid } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 import { longestHref } from './runs'
@@ -29,6 +30,17 @@ export const socialLinks = defineKind({
     },
     { key: 'line', label: 'Rings', paints: 'line', part: 'social-link', role: 'line' },
   ],
+  features: features(
+    {
+      corner: { usual: 999 },
+      lineWidth: { usual: 1 },
+      lineStyle: solid,
+      ...asText({ face: { usual: 'interactive' }, size: { usual: { px: 15 } } }),
+      underline: { usual: { line: 'none' } },
+      ...moving,
+    },
+    { part: 'social-link', as: 'link', label: 'Links' },
+  ),
   fields: [
     {
       at: 'items',
@@ -54,7 +66,7 @@ export const socialLinks = defineKind({
   },
   css: `
 .social-links { display: flex; flex-wrap: wrap; gap: 0.6rem; margin: 0; padding: 0; list-style: none; }
-.social-link { display: inline-flex; align-items: center; gap: 0.5rem; padding: 0.45rem 0.9rem 0.45rem 0.7rem; border: 1px solid; border-radius: 999px; font-size: 0.9375rem; text-decoration: none; }
+.social-link { display: inline-flex; align-items: center; gap: 0.5rem; padding: 0.45rem 0.9rem 0.45rem 0.7rem; }
 .social-link .icon { width: 1.15rem; height: 1.15rem; }`,
   html: ({ items }, { root, words, link }) =>
     tag(

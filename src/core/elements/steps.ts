@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asText, features } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 
@@ -30,6 +31,18 @@ export const steps = defineKind({
     { key: 'title', label: 'Titles', paints: 'text', part: 'step-title', role: 'heading' },
     { key: 'text', label: 'Words', paints: 'text', part: 'step-text', role: 'text' },
   ],
+  features: [
+    ...features(
+      { corner: { setting: 'buttonCorner' }, ...asText({ weight: { usual: 650 } }) },
+      { part: 'step-number', as: 'number', label: 'Numbers' },
+    ),
+    ...features(asText({ weight: { usual: 650 } }), {
+      part: 'step-title',
+      as: 'title',
+      label: 'Titles',
+    }),
+    ...features(asText(), { part: 'step-text', as: 'text', label: 'Words' }),
+  ],
   fields: [
     {
       at: 'items',
@@ -57,8 +70,8 @@ export const steps = defineKind({
 .steps { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(13rem, 100%), 1fr)); gap: 1.75rem 2.5rem; width: 100%; margin: 0; padding: 0; list-style: none; }
 .steps.upright { grid-template-columns: minmax(0, 1fr); gap: 1.5rem; }
 .steps li { display: grid; grid-template-columns: auto minmax(0, 1fr); gap: 0.25rem 1rem; }
-.step-number { grid-row: span 2; display: grid; place-items: center; width: 2.25rem; height: 2.25rem; border-radius: var(--button-radius); font-weight: 650; font-variant-numeric: tabular-nums; }
-.step-title { margin: 0; padding-top: 0.3rem; font-weight: 650; }
+.step-number { grid-row: span 2; display: grid; place-items: center; width: 2.25rem; height: 2.25rem; font-variant-numeric: tabular-nums; }
+.step-title { margin: 0; padding-top: 0.3rem; }
 .step-text { margin: 0; }`,
   html: ({ items, upright }, { root, words }) =>
     tag(

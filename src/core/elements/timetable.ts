@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asText, features, solid } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, tag } from './markup'
 
@@ -21,6 +22,23 @@ export const timetable = defineKind({
     { key: 'what', label: 'Words', paints: 'text', part: 'time-what', role: 'text' },
     { key: 'more', label: 'More words', paints: 'text', part: 'time-more', role: 'mutedText' },
     { key: 'line', label: 'Rules', paints: 'line', part: 'time-row', role: 'line' },
+  ],
+  features: [
+    ...features(asText({ weight: { usual: 650 } }), {
+      part: 'time-when',
+      as: 'when',
+      label: 'Times',
+    }),
+    ...features(asText(), { part: 'time-what', as: 'what', label: 'Words' }),
+    ...features(asText({ size: { usual: { px: 15 } } }), {
+      part: 'time-more',
+      as: 'more',
+      label: 'More words',
+    }),
+    ...features(
+      { lineWidth: { usual: { top: 0, right: 0, bottom: 1, left: 0 } }, lineStyle: solid },
+      { part: 'time-row', as: 'row', label: 'Rules' },
+    ),
   ],
   fields: [
     {
@@ -46,10 +64,9 @@ export const timetable = defineKind({
   },
   css: `
 .timetable { width: 100%; margin: 0; }
-.time-row { display: grid; grid-template-columns: minmax(7rem, 1fr) 2fr auto; gap: 0.25rem 1.5rem; align-items: baseline; padding: 0.8rem 0; border-bottom: 1px solid; }
-.time-when { margin: 0; font-weight: 650; font-variant-numeric: tabular-nums; }
+.time-row { display: grid; grid-template-columns: minmax(7rem, 1fr) 2fr auto; gap: 0.25rem 1.5rem; align-items: baseline; padding: 0.8rem 0; }
+.time-when { margin: 0; font-variant-numeric: tabular-nums; }
 .time-what, .time-more { margin: 0; }
-.time-more { font-size: 0.9375rem; }
 @media (max-width: 560px) { .time-row { grid-template-columns: minmax(0, 1fr); } }`,
   html: ({ items }, { root, words }) =>
     tag(

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { asHeading, features } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 
@@ -11,12 +12,20 @@ export const wordmark = defineKind({
     href: z.string().max(500),
   }),
   facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'heading' }],
+  features: features({
+    ...asHeading({
+      size: { usual: { px: 21 } },
+      weight: { usual: 650 },
+      spacing: { usual: -0.01 },
+    }),
+    underline: { usual: { line: 'none' } },
+  }),
   fields: [
     { at: 'asset', as: 'picture', label: 'Logo', mayGo: true },
     { at: 'href', as: 'link', label: 'Leads to' },
   ],
   css: `
-.wordmark { display: inline-flex; align-items: center; gap: 0.6rem; font-family: var(--font-heading); font-size: 1.3125rem; font-weight: 650; letter-spacing: -0.01em; text-decoration: none; white-space: nowrap; }
+.wordmark { display: inline-flex; align-items: center; gap: 0.6rem; white-space: nowrap; }
 .wordmark img { display: block; height: 2rem; width: auto; }`,
   html: ({ name, asset: id, href }, { root, asset, link, words }) => {
     const found = id ? asset(id) : undefined

@@ -2,7 +2,7 @@ export { roleProperty, slotProperty } from './css-names'
 export { decisionCss, paintCss } from './paint-css'
 export { paletteCss, shadesInUse, shadesOnPages, slotProperties } from './palette-css'
 export { pageFace, pageFiles, renderSite, sharedFiles, type PagePaths } from './published'
-export { fontsOf, siteFonts } from './fonts'
+export { fontsOf, typefacesOf, siteFonts } from './fonts'
 export {
   framedPolicy,
   inEditor,

@@ -15,9 +15,11 @@ import { slotProperty, writeRules } from './css-names'
 
 type ShadesBySlot = Map<SlotId, Map<string, Shade>>
 
-function addFacets(found: ShadesBySlot, looks: Looks | undefined): void {
-  for (const { rest, hover } of Object.values(looks ?? {})) {
-    for (const paint of [rest, hover]) if (paint) decisionsIn(paint).forEach((d) => add(found, d))
+function addLooks(found: ShadesBySlot, looks: Looks | undefined): void {
+  for (const inStates of Object.values(looks ?? {})) {
+    for (const value of Object.values(inStates ?? {})) {
+      for (const decision of decisionsIn(value)) add(found, decision)
+    }
   }
 }
 
@@ -29,8 +31,8 @@ function add(found: ShadesBySlot, decision: ColorDecision): void {
 }
 
 function addBody(found: ShadesBySlot, body: Body): void {
-  for (const section of Object.values(body.sections)) addFacets(found, section.looks)
-  for (const element of Object.values(body.elements)) addFacets(found, element.looks)
+  for (const section of Object.values(body.sections)) addLooks(found, section.looks)
+  for (const element of Object.values(body.elements)) addLooks(found, element.looks)
 }
 
 /** The shades that pages refer to. */
@@ -50,7 +52,7 @@ export function shadesInUse(frame: Frame, onPages: readonly ColorDecision[]): Sh
     for (const decision of Object.values(theme.roles)) add(found, decision)
     for (const decision of Object.values(theme.dark ?? {})) add(found, decision)
   }
-  for (const style of Object.values(frame.styles)) addFacets(found, style.looks)
+  for (const style of Object.values(frame.styles)) addLooks(found, style.looks)
   addBody(found, frame.body)
   return found
 }

@@ -96,7 +96,7 @@ export function pageFiles(
  * not in it, unless a header lets a section through, which asks for colours.
  */
 export function pageFace(frame: Frame, pictures: Pictures, paths: PagePaths): string {
-  const { name, edition, body, palette, themes } = frame
+  const { name, edition, body, palette, themes, styles, settings } = frame
   const blends = Object.values(body.sections).some(({ blend }) => blend)
   const shared = new Set(picturesIn(frame).ids)
   return canonicalJson({
@@ -104,6 +104,8 @@ export function pageFace(frame: Frame, pictures: Pictures, paths: PagePaths): st
     edition,
     body,
     paths,
+    contentWidth: settings.contentWidth,
+    styles: blends ? styles : {},
     hasCustom: frame.customCss.trim() !== '',
     themes: blends ? themes : Object.keys(themes.byId).sort(),
     palette: blends ? palette.slots : Object.keys(palette.slots).sort(),

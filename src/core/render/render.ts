@@ -1,15 +1,21 @@
 import { withinSite } from '../css'
 import {
+  baseSelector,
+  baseStyle,
+  baseStyles,
   escapeHtml,
+  isFeature,
   kindClass,
   kindOf,
   positionOf,
-  sectionFacets,
+  propertiesOf,
+  sectionFeatures,
   tag,
+  type NamedBase,
   type ShownPicture,
   type Surroundings,
 } from '../elements'
-import { liesOver, spotsOnPage, veilOf, type Spot } from '../resolve'
+import { liesOver, spotsOnPage, styleChain, veilOf, type Spot } from '../resolve'
 import {
   bodyOf,
   childrenOf,
@@ -29,7 +35,7 @@ import {
 } from '../site'
 import { fontCss, kindsCss, settingsCss } from './base-css'
 import { roleProperty, writeRules, type CssRule } from './css-names'
-import { overrideRules } from './facet-css'
+import { lookRules } from './property-css'
 import { paletteCss, shadesOnPages } from './palette-css'
 import { themesCss } from './theme-css'
 
@@ -94,7 +100,7 @@ const SECTION_TAG = { header: 'header', band: 'section', footer: 'footer' } as c
 function writeSection(spot: Spot, page: PageId, where: Whereabouts, isFirst: boolean): string {
   const { docs, doc, section, theme } = spot
   const body = bodyOf(docs, doc)!
-  const { contentWidth } = docs.frame.layout
+  const { contentWidth } = docs.frame.settings
   const room = section.layout === 'split' ? contentWidth / 2 : contentWidth
   const inner = tag(
     'div',
@@ -156,38 +162,49 @@ const pictureCss =
 function bodyRules(body: Body, where: Whereabouts): CssRule[] {
   return Object.values(body.elements)
     .sort((a, b) => (a.id < b.id ? -1 : 1))
-    .flatMap((element) =>
-      overrideRules(
-        `[data-el="${element.id}"]`,
-        kindOf(element.kind).facets,
-        element.looks,
-        pictureCss(where),
-      ),
+    .flatMap(({ id, kind, looks }) =>
+      lookRules(`[data-el="${id}"]`, propertiesOf(kind), looks, pictureCss(where)),
     )
 }
 
-function styleRules(frame: Frame, where: Whereabouts): CssRule[] {
-  const depth = (id: string, seen = 0): number => {
-    const parent = own(frame.styles, id)?.parent
-    return parent && seen < 20 ? depth(parent, seen + 1) : seen
+/** The styles that inherit from one, itself included, and how far each lies from the first: made once for all of them. */
+function styleTree(styles: Frame['styles']) {
+  const heirs = new Map<string, string[]>()
+  const depths = new Map<string, number>()
+  for (const { id } of Object.values(styles)) {
+    const chain = styleChain(styles, id)
+    depths.set(id, chain.length)
+    for (const { id: above } of chain) heirs.set(above, [...(heirs.get(above) ?? []), id])
   }
-  const children = (id: string) =>
-    Object.values(frame.styles).filter((style) => inherits(frame, style.id, id))
-  return Object.values(frame.styles)
-    .sort((a, b) => depth(a.id) - depth(b.id) || (a.id < b.id ? -1 : 1))
-    .flatMap((style) => {
-      const names = children(style.id).map(({ id }) => `.style-${id}`)
-      const root = names.length === 1 ? names[0]! : `:is(${names.join(', ')})`
-      const { facets } = kindOf(style.kind as Parameters<typeof kindOf>[0])
-      return overrideRules(root, facets, style.looks, pictureCss(where))
-    })
+  return { heirs, depths }
 }
 
-/** Whether a style is `ancestor` or inherits from it. */
-function inherits(frame: Frame, id: string, ancestor: string, steps = 0): boolean {
-  if (id === ancestor) return true
-  const parent = own(frame.styles, id)?.parent
-  return !!parent && steps < 20 && inherits(frame, parent, ancestor, steps + 1)
+/** What base styles are decided to be, in the order of the kinds; what several kinds have in common first. */
+function baseRules({ styles }: Frame, where: Whereabouts): CssRule[] {
+  return [...baseStyles].sort(commonFirst).flatMap((base) => {
+    const looks = own(styles, base.id)?.looks
+    const properties = propertiesOf(base.kind)
+    // The ground of sections is their theme's.
+    const shared = base.kind === 'section' ? properties.filter(isFeature) : properties
+    return lookRules(baseSelector(base.kind, base), shared, looks, pictureCss(where))
+  })
+}
+
+const commonFirst = (a: NamedBase, b: NamedBase) =>
+  Number(b.kind === 'link') - Number(a.kind === 'link')
+
+/** What element styles decide, those that others inherit from first. */
+function styleRules(frame: Frame, where: Whereabouts): CssRule[] {
+  const { heirs, depths } = styleTree(frame.styles)
+  const given = Object.values(frame.styles)
+    .filter(({ id }) => !baseStyle(id))
+    .sort((a, b) => depths.get(a.id)! - depths.get(b.id)! || (a.id < b.id ? -1 : 1))
+    .flatMap(({ id, kind, looks }) => {
+      const names = heirs.get(id)!.map((heir) => `.style-${heir}`)
+      const root = names.length === 1 ? names[0]! : `:is(${names.join(', ')})`
+      return lookRules(root, propertiesOf(kind), looks, pictureCss(where))
+    })
+  return [...baseRules(frame, where), ...given]
 }
 
 /**
@@ -203,10 +220,18 @@ function sectionRules(docs: SiteDocs, page: PageId, where: Whereabouts): CssRule
       const ground = veil
         ? `color-mix(in srgb, var(${roleProperty('ground')}) ${veil}%, transparent)`
         : 'none'
-      return { selector, declarations: [['background', ground] as const] }
+      return [
+        { selector, declarations: [['background', ground] as const] },
+        ...lookRules(selector, sectionFeatures, section.looks, pictureCss(where)),
+      ]
     }
-    const looks = ownFill && { fill: { rest: ownFill } }
-    return overrideRules(selector, sectionFacets, looks, pictureCss(where))
+    const fill = { fill: ownFill && { rest: ownFill } }
+    return lookRules(
+      selector,
+      propertiesOf('section'),
+      { ...section.looks, ...fill },
+      pictureCss(where),
+    )
   })
 }
 

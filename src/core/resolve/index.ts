@@ -18,15 +18,22 @@ export {
 export { roleMeetings, slotMeetings, type Meeting } from './meetings'
 export { liesOver, parentsOf, spotsOnPage, type Spot } from './spot'
 export {
+  baseOfThing,
+  facetsOf,
+  featuresOf,
+  propertiesOfThing,
+  styleChain,
+  type Decider,
+} from './chain'
+export { computedTrait, computedUnset, type Computed, type Computing } from './computed'
+export { traceFeature, type FeatureTrace } from './feature-trace'
+export {
   coloredIn,
   facetRole,
-  facetsOf,
   isShown,
   shownFacets,
-  styleChain,
   traceFacet,
   type ColoredThing,
-  type Decider,
   type Trace,
 } from './trace'
 export { veilOf } from './veil'

@@ -3,7 +3,8 @@ import type { Facet } from '../elements'
 import type { SiteElement, State } from '../site'
 import { paintColors } from './decision'
 import { parentsOf, type Spot } from './spot'
-import { facetsOf, traceFacet, type Trace } from './trace'
+import { facetsOf } from './chain'
+import { traceFacet, type Trace } from './trace'
 
 /** What is seen of colours that lie over others: an opaque one hides all below it. */
 export function layer(tops: readonly Color[], below: readonly Color[]): Color[] {

@@ -2,6 +2,7 @@ import {
   bodyOf,
   isColor,
   own,
+  paintIn,
   standingOn,
   type DocId,
   type PageId,
@@ -44,7 +45,7 @@ function spotOf(docs: SiteDocs, doc: DocId, section: Section, under?: Section): 
   const source = section.blend && under ? under : section
   const theme = docs.frame.themes.byId[source.theme]
   if (!theme) return undefined
-  const ownFill = source.looks?.fill?.rest
+  const ownFill = paintIn(source.looks, { key: 'fill' }, 'rest')
   return { docs, doc, section, theme, ...(ownFill ? { ownFill } : {}) }
 }
 

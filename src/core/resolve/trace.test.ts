@@ -13,7 +13,8 @@ import {
 import { decisionColor } from './decision'
 import { groundsUnder, readingOf } from './grounds'
 import { parentsOf, spotsOnPage } from './spot'
-import { styleChain, traceFacet } from './trace'
+import { styleChain } from './chain'
+import { traceFacet } from './trace'
 
 const [tern] = demoSites
 const docs: SiteDocs = siteDocs(tern!.frame, tern!.pages)
@@ -32,10 +33,10 @@ describe('the chain', () => {
   const button = find('home', 'mainButton')
   const fill = facet(button, 'fill')
 
-  test('at rest: element, then theme; the theme decides where the element sets nothing', () => {
+  test('at rest: element, then its base style, then theme; the theme decides where the element sets nothing', () => {
     const trace = traceFacet(spot('opening'), button, fill, 'rest')
-    expect(trace.chain.map(({ at }) => at)).toEqual(['element', 'theme'])
-    expect(trace.decidedBy).toBe(1)
+    expect(trace.chain.map(({ at }) => at)).toEqual(['element', 'base', 'theme'])
+    expect(trace.decidedBy).toBe(2)
     expect(trace).toMatchObject({ slot: 'spark' })
     expect(writeHex(trace.color!)).toBe('#d65a2a')
   })
@@ -44,11 +45,13 @@ describe('the chain', () => {
     const trace = traceFacet(spot('opening'), button, fill, 'hover')
     expect(trace.chain.map(({ at, state }) => `${at} ${state}`)).toEqual([
       'element hover',
+      'base hover',
       'theme hover',
       'element rest',
+      'base rest',
       'theme rest',
     ])
-    expect(trace).toMatchObject({ slot: 'spark', shade: { lightness: 6 }, decidedBy: 1 })
+    expect(trace).toMatchObject({ slot: 'spark', shade: { lightness: 6 }, decidedBy: 2 })
   })
 
   test('a colour set at rest only gives way to the theme under the pointer', () => {
@@ -64,7 +67,7 @@ describe('the chain', () => {
     const card = find('home', 'card', ({ style }) => style === 'sale')
     const trace = traceFacet(spot('from-the-shop'), card, facet(card, 'line'), 'rest')
     expect(trace.chain.map((decider) => ('style' in decider ? decider.style : decider.at))).toEqual(
-      ['element', 'sale', 'ticket', 'theme'],
+      ['element', 'sale', 'ticket', 'card', 'theme'],
     )
     expect(trace).toMatchObject({ decidedBy: 1, slot: 'spark' })
   })

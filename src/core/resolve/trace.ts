@@ -1,5 +1,5 @@
 import type { Color, Shade } from '../color'
-import { kindOf, sectionFacets, type Facet } from '../elements'
+import type { Facet } from '../elements'
 import type { RoleId } from '../roles'
 import {
   bodyOf,
@@ -7,47 +7,20 @@ import {
   isColor,
   walkSection,
   type ColorDecision,
-  type ElementId,
-  type ElementStyle,
   type Paint,
-  type SectionId,
   type SiteElement,
   type SlotId,
-  type State,
-  type StyleId,
-  type ThemeId,
 } from '../site'
+import type { State } from '../traits'
+import { chainOf, facetsOf, type Decider } from './chain'
 import { decisionColor } from './decision'
 import type { Spot } from './spot'
-
-/** One place in the chain that could decide a colour; `paint` is absent where it sets nothing. */
-export type Decider =
-  | {
-      readonly at: 'element'
-      readonly element: ElementId
-      readonly state: State
-      readonly paint?: Paint
-    }
-  | {
-      readonly at: 'section'
-      readonly section: SectionId
-      readonly state: State
-      readonly paint?: Paint
-    }
-  | { readonly at: 'style'; readonly style: StyleId; readonly state: State; readonly paint?: Paint }
-  | {
-      readonly at: 'theme'
-      readonly theme: ThemeId
-      readonly role: RoleId
-      readonly state: State
-      readonly paint: ColorDecision
-    }
 
 /** The chain of decisions behind one visible colour, nearest first. */
 export interface Trace {
   readonly facet: Facet
   readonly state: State
-  readonly chain: readonly Decider[]
+  readonly chain: ReadonlyArray<Decider<Paint>>
   /** Index in the chain of the decision that counts. */
   readonly decidedBy: number
   readonly paint: Paint
@@ -64,24 +37,6 @@ export function facetRole(facet: Facet, element?: SiteElement): RoleId {
   return facet.role.of[String(word)] ?? Object.values(facet.role.of)[0]!
 }
 
-/** The element's style and those it inherits from, nearest first; a circle ends where it closes. */
-export function styleChain(
-  styles: Readonly<Record<StyleId, ElementStyle>>,
-  id: StyleId | undefined,
-): ElementStyle[] {
-  const chain: ElementStyle[] = []
-  for (let style = id && styles[id]; style && !chain.includes(style);) {
-    chain.push(style)
-    style = style.parent && styles[style.parent]
-  }
-  return chain
-}
-
-/** The facets an element has, or a section where no element is given. */
-export function facetsOf(element: SiteElement | undefined): readonly Facet[] {
-  return element ? kindOf(element.kind).facets : sectionFacets
-}
-
 /** Whether a facet of an element can be seen: a link's colour needs a link in the words. */
 export const isShown = ({ shows }: Facet, element: SiteElement | undefined): boolean =>
   !shows || !element || shows(element.content as Readonly<Record<string, unknown>>)
@@ -89,7 +44,8 @@ export const isShown = ({ shows }: Facet, element: SiteElement | undefined): boo
 /** The facets of an element that can be seen, and those that something is decided for. */
 export function shownFacets(element: SiteElement | undefined): readonly Facet[] {
   return facetsOf(element).filter(
-    (facet) => isShown(facet, element) || element?.looks?.[facet.key] !== undefined,
+    (facet) =>
+      (isShown(facet, element) && !facet.within) || element?.looks?.[facet.key] !== undefined,
   )
 }
 
@@ -107,54 +63,33 @@ export function coloredIn({ docs, doc, section }: Spot): ColoredThing[] {
   return elements.flatMap((element) => shownFacets(element).map((facet) => ({ element, facet })))
 }
 
-function decidersAt(spot: Spot, element: SiteElement | undefined, facet: Facet, state: State) {
-  if (!element) {
-    const paint = state === 'rest' ? spot.ownFill : undefined
-    return [{ at: 'section' as const, section: spot.section.id, state, paint }]
-  }
-  const own = {
-    at: 'element' as const,
-    element: element.id,
-    state,
-    paint: element.looks?.[facet.key]?.[state],
-  }
-  const shared = styleChain(spot.docs.frame.styles, element.style).map((style) => ({
-    at: 'style' as const,
-    style: style.id,
-    state,
-    paint: style.looks[facet.key]?.[state],
-  }))
-  return [own, ...shared]
+/** What a theme decides for a facet in a state; nothing but at rest and where a role of its own is for the pointer. */
+function themeEnds(
+  { theme }: Spot,
+  element: SiteElement | undefined,
+  facet: Facet,
+  state: State,
+): Decider[] {
+  const role =
+    state === 'rest' ? facetRole(facet, element) : state === 'hover' ? facet.hover : undefined
+  if (!role) return []
+  const set: ColorDecision = theme.roles[role]
+  return [{ at: 'theme', theme: theme.id, role, state, key: facet.key, set }]
 }
 
-function themeDecider(spot: Spot, role: RoleId, state: State): Decider {
-  return { at: 'theme', theme: spot.theme.id, role, state, paint: spot.theme.roles[role] }
-}
-
-/**
- * The trace of one facet in one state. Under the pointer, what is set for the
- * pointer counts first; where nothing is, the colour at rest stays.
- */
+/** The trace of one facet in one state. Where nothing is set for a state, the colour at rest stays. */
 export function traceFacet(
   spot: Spot,
   element: SiteElement | undefined,
   facet: Facet,
   state: State,
 ): Trace {
-  const atRest: Decider[] = [
-    ...decidersAt(spot, element, facet, 'rest'),
-    themeDecider(spot, facetRole(facet, element), 'rest'),
-  ]
-  const chain =
-    state === 'rest'
-      ? atRest
-      : [
-          ...decidersAt(spot, element, facet, 'hover'),
-          ...(facet.hover ? [themeDecider(spot, facet.hover, 'hover')] : []),
-          ...atRest,
-        ]
-  const decidedBy = chain.findIndex((decider) => decider.paint)
-  const paint = chain[decidedBy]!.paint!
+  // What is decided for facets is a paint: their schema says so.
+  const chain = chainOf(spot, element, facet, state, (each) =>
+    themeEnds(spot, element, facet, each),
+  ) as Array<Decider<Paint>>
+  const decidedBy = chain.findIndex((decider) => decider.set !== undefined)
+  const paint = chain[decidedBy]!.set!
   if (!isColor(paint)) return { facet, state, chain, decidedBy, paint }
   const color = decisionColor(spot.docs.frame.palette, paint)
   const bound = isBound(paint) ? { slot: paint.slot, shade: paint.shade } : {}

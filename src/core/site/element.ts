@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { kinds, type KindId } from '../elements'
 import { elementId, styleId } from './ids'
-import { looksSchema } from './paint'
+import { looksOf } from './looks'
 
 /** Most elements in one section or in one element. */
 export const mostChildren = 200
@@ -12,7 +12,7 @@ function elementOf<Kind extends KindId>(kind: Kind) {
     kind: z.literal(kind),
     content: kinds[kind].content as unknown as (typeof kinds)[Kind]['content'],
     style: styleId.optional(),
-    looks: looksSchema.optional(),
+    looks: looksOf(kind, 'thing').optional(),
     /** Only for kinds that hold others. */
     children: z.array(elementId).max(mostChildren).optional(),
   })

@@ -1,12 +1,14 @@
 import * as z from 'zod'
-import { kindIds } from '../elements'
+import { styledKinds, type StyledKind } from '../elements'
+import { settingsSchema } from '../traits'
 import { styleId } from './ids'
 import { paletteSchema, usualShadeScale } from './palette'
 import { nameText, plainText } from './text'
-import { looksSchema } from './paint'
+import { looksOf } from './looks'
 import { bodySchema } from './section'
 import { mostStudies, studySchema } from './study'
 import { editions, themesSchema } from './theme'
+import { settingsStep } from './settings-step'
 import { looksStep } from './looks-step'
 import { runningTextStep } from './running-text-step'
 import {
@@ -22,37 +24,28 @@ import {
 export const mostCustomCss = 200_000
 
 /** The shape of a frame that is written today. */
-export const frameVersion = 7
+export const frameVersion = 8
 
-/** A shared style of elements; a variant inherits from `parent` all it does not set. */
-export const elementStyleSchema = z.strictObject({
-  id: styleId,
-  name: nameText,
-  kind: z.enum(kindIds as [string, ...string[]]),
-  parent: styleId.optional(),
-  looks: looksSchema,
-})
+function styleOf<Kind extends StyledKind>(kind: Kind) {
+  return z.strictObject({
+    id: styleId,
+    name: nameText,
+    kind: z.literal(kind),
+    parent: styleId.optional(),
+    looks: looksOf(kind, 'style'),
+  })
+}
 
-/** Site-wide fonts: `family` names a bundled font. */
-export const typeSchema = z.strictObject({
-  heading: z.strictObject({ family: z.string().max(60), weight: z.number().min(100).max(900) }),
-  body: z.strictObject({ family: z.string().max(60), weight: z.number().min(100).max(900) }),
-  size: z.number().min(12).max(24),
-})
+const styleOptions = styledKinds.map(styleOf)
 
-/** Site-wide shapes, lengths in CSS pixels. */
-export const layoutSchema = z.strictObject({
-  contentWidth: z.number().min(600).max(1800),
-  sectionSpace: z.number().min(0).max(240),
-  sideSpace: z.number().min(0).max(120),
-  buttonRadius: z.number().min(0).max(999),
-  buttonLine: z.number().min(0).max(8),
-  buttonPad: z.tuple([z.number().min(0).max(60), z.number().min(0).max(60)]),
-  cardRadius: z.number().min(0).max(80),
-  cardLine: z.number().min(0).max(8),
-  pictureRadius: z.number().min(0).max(80),
-  fieldRadius: z.number().min(0).max(80),
-})
+/**
+ * A shared style of elements; a variant inherits from `parent` all it does not set. One that
+ * has the id of a base style is what all elements of that base have without being given it.
+ */
+export const elementStyleSchema = z.discriminatedUnion(
+  'kind',
+  styleOptions as [(typeof styleOptions)[number], ...typeof styleOptions],
+)
 
 /** An add-on keeps settings of its own, some of them colours. */
 export const addOnSchema = z.strictObject({
@@ -69,8 +62,7 @@ export const frameSchema = z.strictObject({
   themes: themesSchema,
   edition: z.enum(editions),
   styles: z.record(styleId, elementStyleSchema),
-  type: typeSchema,
-  layout: layoutSchema,
+  settings: settingsSchema,
   /** Header and footer. */
   body: bodySchema,
   customCss: plainText(mostCustomCss),
@@ -80,8 +72,6 @@ export const frameSchema = z.strictObject({
 
 export type ElementStyle = z.infer<typeof elementStyleSchema>
 export type Frame = z.infer<typeof frameSchema>
-export type TypeSettings = z.infer<typeof typeSchema>
-export type LayoutSettings = z.infer<typeof layoutSchema>
 
 interface StoredPalette extends Stored {
   readonly order: readonly string[]
@@ -137,4 +127,6 @@ export const frameSteps: Readonly<Record<number, UpgradeStep>> = {
   5: unchanged,
   // 7: what a thing decides of its own is called its looks.
   6: looksStep,
+  // 8: what is decided for the whole site lies flat, and sizes follow a scale.
+  7: settingsStep,
 }

@@ -3,19 +3,30 @@ export {
   colorDecision,
   colorText,
   isBound,
-  decisionsIn,
   isColor,
   isLoose,
   paint,
-  states,
   type BoundDecision,
   type ColorDecision,
-  type Looks,
   type GradientPaint,
   type LooseDecision,
   type Paint,
-  type State,
 } from './paint'
+export {
+  decisionsIn,
+  decisionsInside,
+  looksOf,
+  mostShadows,
+  paintIn,
+  valueSchema,
+  type DecisionInside,
+  type Looks,
+  type LookValue,
+  type Shadow,
+  type TraitValue,
+  type TraitValues,
+} from './looks'
+export { states, type State } from '../traits'
 export { elementSchema, mostChildren, type SiteElement } from './element'
 export {
   mostExtensions,
@@ -56,15 +67,7 @@ export {
   type Body,
   type Section,
 } from './section'
-export {
-  frameSchema,
-  frameVersion,
-  mostCustomCss,
-  type ElementStyle,
-  type Frame,
-  type LayoutSettings,
-  type TypeSettings,
-} from './frame'
+export { frameSchema, frameVersion, mostCustomCss, type ElementStyle, type Frame } from './frame'
 export { arranged, partsOf, standingOn, type Placed, type Standing } from './parts'
 export {
   byOrder,

@@ -39,16 +39,6 @@ export type GradientPaint = z.infer<typeof gradientPaint>
 export type PicturePaint = z.infer<typeof picturePaint>
 export type Paint = z.infer<typeof paint>
 
-export const states = ['rest', 'hover'] as const
-export type State = (typeof states)[number]
-
-/** Overrides by facet and state, as an element, an element style or a section holds them. */
-export const looksSchema = z.record(
-  z.string().regex(/^[a-z][A-Za-z]{0,23}$/),
-  z.strictObject({ rest: paint.optional(), hover: paint.optional() }),
-)
-export type Looks = z.infer<typeof looksSchema>
-
 export function isBound(value: Paint): value is BoundDecision {
   return 'slot' in value
 }
@@ -57,17 +47,4 @@ export function isLoose(value: Paint): value is LooseDecision {
 }
 export function isColor(value: Paint): value is ColorDecision {
   return isBound(value) || isLoose(value)
-}
-
-/** The colour decisions inside a paint. */
-export function decisionsIn(value: Paint): ColorDecision[] {
-  if (isColor(value)) return [value]
-  if ('gradient' in value) return value.stops.map((each) => each.color)
-  return [value.under]
-}
-
-/** Whether some members of a record are a paint: one decision, which is taken or left as a whole. */
-export function isPaint(members: object): boolean {
-  if ('slot' in members || 'gradient' in members || 'under' in members) return true
-  return 'value' in members && Object.keys(members).length === 1
 }

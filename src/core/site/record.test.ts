@@ -18,7 +18,7 @@ import {
 } from './record'
 import type { Stored } from './upgrade-steps'
 
-const { studies: _none, edition: _light, palette, themes, ...rest } = ternFrame
+const { studies: _none, edition: _light, palette, themes, settings, ...rest } = ternFrame
 const withoutHand = Object.fromEntries(
   Object.entries(themes.byId).map(([id, { hand: _hand, ...theme }]) => [id, theme]),
 )
@@ -51,6 +51,23 @@ const colored = ({ sections, elements, ...body }: Stored): Stored => ({
 /** The frame as the first version wrote it. */
 const firstFrame: Stored = {
   ...rest,
+  type: {
+    heading: { family: settings.headingFace, weight: settings.headingWeight },
+    body: { family: settings.bodyFace, weight: settings.bodyWeight },
+    size: settings.textSize,
+  },
+  layout: {
+    contentWidth: settings.contentWidth,
+    sectionSpace: settings.sectionSpace,
+    sideSpace: settings.sideSpace,
+    buttonRadius: settings.buttonCorner,
+    buttonLine: settings.buttonLine,
+    buttonPad: [settings.buttonPad.block, settings.buttonPad.inline],
+    cardRadius: settings.cardCorner,
+    cardLine: settings.cardLine,
+    pictureRadius: settings.pictureCorner,
+    fieldRadius: settings.fieldCorner,
+  },
   styles: withColors(ternFrame.styles),
   body: colored(ternFrame.body),
   schema: 1,
@@ -61,8 +78,16 @@ const { order: _order, ...unordered } = home
 const firstPage: Stored = { ...unordered, schema: 1, body: colored(withPlainText(home.body)) }
 const aHeading = Object.values(home.body.elements).find(({ kind }) => kind === 'heading')!.id
 
-test('a frame of the first schema gains all that came later', () => {
-  expect(readRecord('frame', firstFrame)).toEqual(ternFrame)
+test('a frame of the first schema gains all that came later, and its headings keep their sizes', () => {
+  const { styles, ...frame } = readRecord('frame', firstFrame)
+  expect({ ...frame, styles: ternFrame.styles }).toEqual(ternFrame)
+  const { 'heading-1': title, 'heading-2': middle, 'heading-3': small, ...given } = styles as Record<string, unknown>
+  expect(given).toEqual(ternFrame.styles)
+  expect([title, middle, small]).toMatchObject([
+    { looks: { size: { rest: { px: 64, narrow: 36.8 } } } },
+    { looks: { size: { rest: { px: 36.8, narrow: 25.6 } } } },
+    { looks: { size: { rest: { px: 20 } } } },
+  ])
 })
 
 test('a page of the first schema gains a place in the order', () => {

@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { applyChanges, changesBetween, type Change } from '../changes'
 import { fontSchema, fontSteps, fontVersion, type Font } from './font'
-import { isPaint } from './paint'
+import { isOneValue } from './looks'
 import { frameSchema, frameSteps, frameVersion, type Frame } from './frame'
 import { pageSchema, pageSteps, pageVersion, type Page } from './page'
 import { pictureSchema, pictureSteps, pictureVersion, type Picture } from './picture'
@@ -177,7 +177,7 @@ export function recordsOf(docs: SiteDocs): Array<RecordRef & { readonly record: 
 export const changesOfRecord = (
   before: SiteRecord | undefined,
   after: SiteRecord | undefined,
-): Change[] => changesBetween(before, after, isPaint)
+): Change[] => changesBetween(before, after, isOneValue)
 
 function changesOfKind(kind: RecordKind, before: SiteDocs, after: SiteDocs): RecordChange[] {
   const { at } = recordKinds[kind]

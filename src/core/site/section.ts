@@ -4,7 +4,7 @@ import { elementSchema, mostChildren, type SiteElement } from './element'
 import { elementId, sectionId, themeId, type ElementId, type SectionId } from './ids'
 import { own } from './own'
 import { nameText } from './text'
-import { looksSchema } from './paint'
+import { looksOf } from './looks'
 
 /** Most sections of a page. */
 export const mostSections = 100
@@ -24,7 +24,7 @@ export const sectionSchema = z.strictObject({
   hidden: z.literal(true).optional(),
   layout: z.enum(sectionLayouts),
   centered: z.boolean().optional(),
-  looks: looksSchema.optional(),
+  looks: looksOf('section', 'thing').optional(),
   children: z.array(elementId).max(mostChildren),
 })
 

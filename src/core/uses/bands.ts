@@ -1,5 +1,6 @@
 import {
   own,
+  paintIn,
   type Body,
   type Paint,
   type Placed,
@@ -20,13 +21,15 @@ export interface BandEntry {
   readonly hidden?: true
 }
 
+const filled = (fill: Paint | undefined) => (fill ? { fill } : {})
+
 export const bandEntry = ({ id, kind, name, theme, looks, hidden }: Section): BandEntry => ({
   id,
   kind,
   name,
   theme,
   ...(hidden ? { hidden } : {}),
-  ...(looks?.fill?.rest ? { fill: looks.fill.rest } : {}),
+  ...filled(paintIn(looks, { key: 'fill' }, 'rest')),
 })
 
 /** What of a body is shown, top to bottom: its sections, and on a page the parts of the site that it places. */

@@ -1,9 +1,10 @@
-import { kindIds, kindOf } from '../elements'
-import { facetsOf, isShown, traceFacet, type Spot, type Trace } from '../resolve'
+import { baseOf, basesOf, kindIds, kindOf, type KindId } from '../elements'
+import { facetsOf, isShown, styleChain, traceFacet, type Spot, type Trace } from '../resolve'
 import {
   siteDocs,
   canonicalJson,
   own,
+  paintIn,
   shownSections,
   walkSection,
   type Body,
@@ -50,12 +51,15 @@ export function mergeLooks(...lists: ReadonlyArray<readonly Look[]>): Look[] {
   return [...merged.values()].filter(({ count }) => count !== 0)
 }
 
-/** The words of an element's content that decide its colours, by kind. */
+/** The words of an element's content that decide how it looks, by kind. */
 const wordsThatDecide = new Map(
-  kindIds.map((kind) => [
-    kind as string,
-    kindOf(kind).facets.flatMap(({ role }) => (typeof role === 'string' ? [] : [role.by])),
-  ]),
+  kindIds.map((kind) => {
+    const ofRoles = kindOf(kind).facets.flatMap(({ role }) =>
+      typeof role === 'string' ? [] : [role.by],
+    )
+    const ofBases = basesOf(kind).flatMap(({ by }) => by ?? [])
+    return [kind as string, [...new Set([...ofRoles, ...ofBases])]]
+  }),
 )
 
 const texts = new WeakMap<SiteElement, string>()
@@ -70,7 +74,9 @@ function lookOf(element: SiteElement): string {
   const { kind, style, looks } = element
   const own = element.content as Record<string, unknown>
   const words = wordsThatDecide.get(kind) ?? []
-  const content = Object.fromEntries(words.map((word) => [word, own[word]]))
+  const content = Object.fromEntries(
+    words.flatMap((word) => (own[word] === undefined ? [] : [[word, own[word]]])),
+  )
   const members = [
     ...(looks ? [`"looks":${canonicalJson(looks)}`] : []),
     ...(words.length ? [`"content":${canonicalJson(content)}`] : []),
@@ -106,7 +112,11 @@ export function countLooks(body: Body): CountedLook[] {
   }
   for (const section of shownSections(body)) {
     const { theme } = section
-    const told = lookKey({ theme, kind: 'section', fill: section.looks?.fill?.rest })
+    const told = lookKey({
+      theme,
+      kind: 'section',
+      fill: paintIn(section.looks, { key: 'fill' }, 'rest'),
+    })
     add(theme, told, () => told)
     walkSection(body, section, (element) => {
       const text = lookOf(element)
@@ -128,7 +138,7 @@ export interface Reach {
   readonly slots: Readonly<Record<string, number>>
   /** By `theme/role`. */
   readonly roles: Readonly<Record<string, number>>
-  /** Elements by the element style they take. */
+  /** Elements by the element styles that they take or inherit from, base styles included. */
   readonly styles: Readonly<Record<string, number>>
 }
 
@@ -157,14 +167,22 @@ function tracesOf(frame: Frame, group: Look): Trace[] {
 /** A shade that is clear shows nothing of its slot, whatever that holds. */
 const isClear = ({ shade }: Trace): boolean => (shade?.alpha ?? 0) <= -100
 
+/** The styles that elements of a look take or inherit from. */
+function stylesOf({ styles }: Frame, { kind, sample }: Look): string[] {
+  if (!sample) return []
+  const given = styleChain(styles, sample.style).map(({ id }) => id as string)
+  return [...new Set([...given, baseOf(kind as KindId, sample.content ?? {}).id])]
+}
+
 /** Counts what every slot and role paints, from the looks of frame and pages alone. */
 export function reachOf(frame: Frame, looks: readonly Look[]): Reach {
   const slots: Record<string, number> = {}
   const roles: Record<string, number> = {}
   const styles: Record<string, number> = {}
   for (const group of looks) {
-    const style = group.sample?.style
-    if (style) styles[style] = (styles[style] ?? 0) + group.count
+    for (const style of stylesOf(frame, group)) {
+      styles[style] = (styles[style] ?? 0) + group.count
+    }
     for (const trace of tracesOf(frame, group)) {
       if (trace.slot && !isClear(trace)) slots[trace.slot] = (slots[trace.slot] ?? 0) + group.count
       const decider = trace.chain[trace.decidedBy]!

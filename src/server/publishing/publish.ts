@@ -4,7 +4,14 @@ import { randomUUID } from 'node:crypto'
 import type { Transaction } from 'sequelize'
 import { withCleanSnippets } from '@/core/markup'
 import { done, refused, type Publication, type Result } from '@/core/payloads'
-import { fontsOf, pageFace, pageFiles, sharedFiles, type PagePaths } from '@/core/render'
+import {
+  fontsOf,
+  pageFace,
+  pageFiles,
+  sharedFiles,
+  typefacesOf,
+  type PagePaths,
+} from '@/core/render'
 import {
   allRecordKinds,
   siteDocs,
@@ -119,8 +126,8 @@ async function putFiles(
   return { put, written }
 }
 
-async function fontFiles({ type }: Frame): Promise<Map<string, Uint8Array>> {
-  const fonts = fontsOf([type.heading.family, type.body.family])
+async function fontFiles(frame: Frame): Promise<Map<string, Uint8Array>> {
+  const fonts = fontsOf(typefacesOf(frame))
   const files = new Map<string, Uint8Array>()
   for (const { file } of fonts) {
     files.set(`fonts/${file}`, await readFile(path.join(fontFolder(), file)))

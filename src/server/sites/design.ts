@@ -74,7 +74,7 @@ async function pixelLogo({ drawing, svg }: Drawn): Promise<readonly [Picture, Bu
 }
 
 function withPictures({ docs, drawn }: DesignSite, { fonts }: Wanted): SiteDocs {
-  const frame = { ...docs.frame, type: withFonts(docs.frame.type, fonts) }
+  const frame = { ...docs.frame, settings: withFonts(docs.frame.settings, fonts) }
   return siteDocs(frame, Object.values(docs.pages), drawn.map(pictureOf))
 }
 

@@ -4,7 +4,9 @@ import { useRouter } from 'next/navigation'
 import { writeHex } from '@/core/color'
 import { decisionWords } from '@/core/edit'
 import type { Decider, Trace } from '@/core/resolve'
+import { baseStyle } from '@/core/elements'
 import { roleName } from '@/core/roles'
+import { settings } from '@/core/traits'
 import { isColor, slotName, type Paint, type SiteDocs } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { Swatch } from '../kit'
@@ -35,13 +37,19 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
   const siteId = useEditorState((state) => state.siteId)
   const { palette, themes, styles } = docs.frame
 
-  const told = (decider: Decider): string => {
+  const told = (decider: Decider<Paint>): string => {
     const under = trace.state === 'hover' && decider.state === 'rest' ? ', at rest' : ''
     switch (decider.at) {
       case 'element':
         return `This ${thing}${under}`
       case 'section':
         return `This section${under}`
+      case 'base':
+        return `All of ${baseStyle(decider.style)?.label ?? decider.style}${under}`
+      case 'setting':
+        return `Site-wide: ${settings[decider.setting].label}`
+      case 'usual':
+        return `Usual for it`
       case 'style':
         return `Element style ${styles[decider.style]?.name ?? decider.style}${under}`
       case 'theme':
@@ -49,7 +57,7 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
     }
   }
 
-  const openRole = (decider: Decider) => {
+  const openRole = (decider: Decider<Paint>) => {
     if (decider.at !== 'theme') return
     editor.show({ sheetCells: { roles: [decider.role], themes: [decider.theme] } })
     router.push(`/sites/${siteId}/themes`)
@@ -70,7 +78,7 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
       )}
       {trace.chain.map((decider, i) => {
         const counts = i === trace.decidedBy && !overrule
-        const set = decider.paint
+        const { set } = decider
         return (
           <Link
             key={i}

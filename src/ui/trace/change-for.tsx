@@ -33,7 +33,7 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
   const [wanted, setWanted] = useState<ReachOption['key']>()
   const usual = options[trace.decidedBy === 0 ? 0 : options.findIndex(({ key }) => key === 'role')]!
   const option = options.find(({ key }) => key === wanted) ?? usual
-  const own = trace.chain[0]?.paint && trace.chain[0].state === trace.state
+  const own = trace.chain[0]?.set && trace.chain[0].state === trace.state
 
   const run = (edit: Edit) => {
     const whole = along ? withFollowers(edit, spot, element, trace) : edit

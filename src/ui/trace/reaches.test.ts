@@ -99,7 +99,9 @@ test.each([
       const { trace } = find(result.docs)
       // What stands nearer keeps the last word: only a way as near as the decision itself is seen.
       const decider = find(docs).trace.chain[find(docs).trace.decidedBy]!.at
-      const near = { element: 0, section: 0, style: 1, theme: 2 }[decider]
+      const near = { element: 0, section: 0, style: 1, base: 1, theme: 2, setting: 3, usual: 3 }[
+        decider
+      ]
       const reaches = { element: 0, style: 1, role: 2, everywhere: 2, slot: 3 }[key]
       if (reaches <= near) expect(trace).toMatchObject({ slot: 'slate' })
       else expect(trace.paint).toEqual(find(docs).trace.paint)

@@ -3,6 +3,7 @@ import { facetRole, type Trace } from '@/core/resolve'
 import { roleName, type RoleId } from '@/core/roles'
 import {
   isColor,
+  paintIn,
   slotName,
   type ColorDecision,
   type SiteDocs,
@@ -32,7 +33,7 @@ export function roleOf(trace: Trace, element: SiteElement | undefined): RoleId {
 }
 
 function ownPaint(element: SiteElement | undefined, trace: Trace): ColorDecision | undefined {
-  const own = element?.looks?.[trace.facet.key]?.[trace.state]
+  const own = paintIn(element?.looks, trace.facet, trace.state)
   return own && isColor(own) ? own : undefined
 }
 

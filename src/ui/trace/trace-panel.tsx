@@ -76,7 +76,7 @@ function Traced({ spot, selection, element }: TracedProps) {
   const hovers =
     !!facet &&
     (!!facet.hover ||
-      traceFacet(spot, element, facet, 'hover').chain.some((d) => d.state === 'hover' && d.paint))
+      traceFacet(spot, element, facet, 'hover').chain.some((d) => d.state === 'hover' && d.set))
   return (
     <div className="flex flex-col gap-2.5 p-4" data-testid="trace">
       <header>

@@ -1,5 +1,6 @@
 import * as w from '../write'
 import type { Design } from './design'
+import { siteSettings } from '../site-settings'
 
 /** Sober: serif, tables, blue-black, nothing that asks for attention. */
 export const counsel: Design = {
@@ -13,23 +14,21 @@ export const counsel: Design = {
     ['harbour', 'Harbour', '#24405c'],
     ['ink', 'Ink', '#0f1a26'],
   ],
-  type: {
-    heading: { family: 'Bitter', weight: 600 },
-    body: { family: 'Karla', weight: 400 },
-    size: 17,
-  },
-  layout: {
+  settings: siteSettings({
+    headings: ['Bitter', 600],
+    text: ['Karla', 400],
+    textSize: 17,
     contentWidth: 1060,
     sectionSpace: 84,
     sideSpace: 48,
-    buttonRadius: 4,
+    buttonCorner: 4,
     buttonLine: 1,
-    buttonPad: [12, 22],
-    cardRadius: 6,
+    buttonPad: { block: 12, inline: 22 },
+    cardCorner: 6,
     cardLine: 1,
-    pictureRadius: 6,
-    fieldRadius: 4,
-  },
+    pictureCorner: 6,
+    fieldCorner: 4,
+  }),
   header: (on, name) => [
     {
       id: 'header',

@@ -12,13 +12,12 @@ import {
   siteDocs,
   slotsInOrder,
   type Frame,
-  type LayoutSettings,
   type Page,
   type Palette,
   type SiteDocs,
   type Theme,
-  type TypeSettings,
 } from '../../site'
+import type { Settings } from '../../traits'
 import { drawingColors, drawingOf, drawingSvg, type Drawing } from '../drawings'
 import type { DesignId } from '../names'
 import { body, page, type SectionDraft } from '../write'
@@ -41,8 +40,7 @@ export interface Design {
   /** The drawing that stands beside its name. */
   readonly logo: string
   readonly slots: ReadonlyArray<readonly [id: string, name: string, value: string]>
-  readonly type: TypeSettings
-  readonly layout: LayoutSettings
+  readonly settings: Settings
   readonly header: (on: ThemeOn, name: string) => readonly SectionDraft[]
   readonly pages: (on: ThemeOn) => readonly PageDraft[]
 }
@@ -122,8 +120,7 @@ function frameOf(design: Design, name: string, own: Palette, themes: readonly Th
     edition: 'light',
     themes: themeSet(themes),
     styles: {},
-    type: design.type,
-    layout: design.layout,
+    settings: design.settings,
     body: body('frame', design.header(on, name)),
     customCss: '',
     addOns: [],

@@ -1,5 +1,6 @@
 import * as w from '../write'
 import type { Design } from './design'
+import { siteSettings } from '../site-settings'
 
 /** Loud: large letters, hard edges, all in motion. */
 export const festival: Design = {
@@ -13,23 +14,21 @@ export const festival: Design = {
     ['plum', 'Plum', '#4a1259'],
     ['black', 'Black', '#140a1a'],
   ],
-  type: {
-    heading: { family: 'Unbounded', weight: 800 },
-    body: { family: 'Space Grotesk', weight: 400 },
-    size: 17,
-  },
-  layout: {
+  settings: siteSettings({
+    headings: ['Unbounded', 800],
+    text: ['Space Grotesk', 400],
+    textSize: 17,
     contentWidth: 1280,
     sectionSpace: 96,
     sideSpace: 40,
-    buttonRadius: 0,
+    buttonCorner: 0,
     buttonLine: 3,
-    buttonPad: [16, 28],
-    cardRadius: 0,
+    buttonPad: { block: 16, inline: 28 },
+    cardCorner: 0,
     cardLine: 3,
-    pictureRadius: 0,
-    fieldRadius: 0,
-  },
+    pictureCorner: 0,
+    fieldCorner: 0,
+  }),
   header: (on, name) => [
     {
       id: 'header',

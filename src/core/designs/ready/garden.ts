@@ -1,5 +1,6 @@
 import * as w from '../write'
 import type { Design } from './design'
+import { siteSettings } from '../site-settings'
 
 const good = (asset: string, name: string, price: string) =>
   w.card([w.picture(asset, '1/1'), w.h3(name), w.fine(price), w.button('Into the box', '#')])
@@ -16,23 +17,21 @@ export const garden: Design = {
     ['kale', 'Kale', '#2f6b3a'],
     ['soil', 'Soil', '#2b1f17'],
   ],
-  type: {
-    heading: { family: 'Bricolage Grotesque', weight: 750 },
-    body: { family: 'Figtree', weight: 400 },
-    size: 17,
-  },
-  layout: {
+  settings: siteSettings({
+    headings: ['Bricolage Grotesque', 750],
+    text: ['Figtree', 400],
+    textSize: 17,
     contentWidth: 1160,
     sectionSpace: 72,
     sideSpace: 40,
-    buttonRadius: 12,
+    buttonCorner: 12,
     buttonLine: 0,
-    buttonPad: [12, 20],
-    cardRadius: 18,
+    buttonPad: { block: 12, inline: 20 },
+    cardCorner: 18,
     cardLine: 0,
-    pictureRadius: 14,
-    fieldRadius: 12,
-  },
+    pictureCorner: 14,
+    fieldCorner: 12,
+  }),
   header: (on, name) => [
     {
       id: 'header',

@@ -1,5 +1,6 @@
 import * as w from '../write'
 import type { Design } from './design'
+import { siteSettings } from '../site-settings'
 
 /** Dark: an evening place, warm light on few things. */
 export const kitchen: Design = {
@@ -13,23 +14,21 @@ export const kitchen: Design = {
     ['coal', 'Coal', '#2a2320'],
     ['night', 'Night', '#171210'],
   ],
-  type: {
-    heading: { family: 'Fraunces', weight: 420 },
-    body: { family: 'Karla', weight: 400 },
-    size: 18,
-  },
-  layout: {
+  settings: siteSettings({
+    headings: ['Fraunces', 420],
+    text: ['Karla', 400],
+    textSize: 18,
     contentWidth: 1040,
     sectionSpace: 112,
     sideSpace: 48,
-    buttonRadius: 2,
+    buttonCorner: 2,
     buttonLine: 1,
-    buttonPad: [13, 26],
-    cardRadius: 2,
+    buttonPad: { block: 13, inline: 26 },
+    cardCorner: 2,
     cardLine: 1,
-    pictureRadius: 2,
-    fieldRadius: 2,
-  },
+    pictureCorner: 2,
+    fieldCorner: 2,
+  }),
   header: (on, name) => [
     {
       id: 'header',

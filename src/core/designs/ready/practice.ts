@@ -1,5 +1,6 @@
 import * as w from '../write'
 import type { Design } from './design'
+import { siteSettings } from '../site-settings'
 
 /** Quiet: much room, one thought at a time. */
 export const practice: Design = {
@@ -13,23 +14,21 @@ export const practice: Design = {
     ['moss', 'Moss', '#4d5f52'],
     ['bark', 'Bark', '#2c2a26'],
   ],
-  type: {
-    heading: { family: 'Newsreader', weight: 400 },
-    body: { family: 'Karla', weight: 400 },
-    size: 18,
-  },
-  layout: {
+  settings: siteSettings({
+    headings: ['Newsreader', 400],
+    text: ['Karla', 400],
+    textSize: 18,
     contentWidth: 940,
     sectionSpace: 132,
     sideSpace: 56,
-    buttonRadius: 999,
+    buttonCorner: 999,
     buttonLine: 1,
-    buttonPad: [14, 28],
-    cardRadius: 24,
+    buttonPad: { block: 14, inline: 28 },
+    cardCorner: 24,
     cardLine: 0,
-    pictureRadius: 24,
-    fieldRadius: 14,
-  },
+    pictureCorner: 24,
+    fieldCorner: 14,
+  }),
   header: (on, name) => [
     {
       id: 'header',

@@ -1,5 +1,6 @@
 import * as w from '../write'
 import type { Design } from './design'
+import { siteSettings } from '../site-settings'
 
 /** Playful: round, bright, for children and those who bring them. */
 export const school: Design = {
@@ -13,23 +14,21 @@ export const school: Design = {
     ['sea', 'Sea', '#1c6e8c'],
     ['navy', 'Navy', '#162447'],
   ],
-  type: {
-    heading: { family: 'Bricolage Grotesque', weight: 800 },
-    body: { family: 'Figtree', weight: 450 },
-    size: 18,
-  },
-  layout: {
+  settings: siteSettings({
+    headings: ['Bricolage Grotesque', 800],
+    text: ['Figtree', 450],
+    textSize: 18,
     contentWidth: 1080,
     sectionSpace: 92,
     sideSpace: 44,
-    buttonRadius: 999,
+    buttonCorner: 999,
     buttonLine: 0,
-    buttonPad: [15, 28],
-    cardRadius: 32,
+    buttonPad: { block: 15, inline: 28 },
+    cardCorner: 32,
     cardLine: 0,
-    pictureRadius: 32,
-    fieldRadius: 18,
-  },
+    pictureCorner: 32,
+    fieldCorner: 18,
+  }),
   header: (on, name) => [
     {
       id: 'header',

@@ -1,5 +1,6 @@
 import * as w from '../write'
 import type { Design } from './design'
+import { siteSettings } from '../site-settings'
 
 /** Nearly without colour: type, lines, and white. */
 export const studio: Design = {
@@ -13,23 +14,21 @@ export const studio: Design = {
     ['lead', 'Lead', '#5a5a58'],
     ['black', 'Black', '#111111'],
   ],
-  type: {
-    heading: { family: 'Space Grotesk', weight: 500 },
-    body: { family: 'Space Grotesk', weight: 400 },
-    size: 16,
-  },
-  layout: {
+  settings: siteSettings({
+    headings: ['Space Grotesk', 500],
+    text: ['Space Grotesk', 400],
+    textSize: 16,
     contentWidth: 1320,
     sectionSpace: 104,
     sideSpace: 32,
-    buttonRadius: 0,
+    buttonCorner: 0,
     buttonLine: 1,
-    buttonPad: [10, 18],
-    cardRadius: 0,
+    buttonPad: { block: 10, inline: 18 },
+    cardCorner: 0,
     cardLine: 0,
-    pictureRadius: 0,
-    fieldRadius: 0,
-  },
+    pictureCorner: 0,
+    fieldCorner: 0,
+  }),
   header: (on, name) => [
     {
       id: 'header',

@@ -1,5 +1,6 @@
 import * as w from '../write'
 import type { Design } from './design'
+import { siteSettings } from '../site-settings'
 
 /** Dense and practical: prices first, everything within reach. */
 export const workshop: Design = {
@@ -13,23 +14,21 @@ export const workshop: Design = {
     ['steel', 'Steel', '#56646b'],
     ['tyre', 'Tyre', '#15191b'],
   ],
-  type: {
-    heading: { family: 'Space Grotesk', weight: 700 },
-    body: { family: 'Figtree', weight: 400 },
-    size: 16,
-  },
-  layout: {
+  settings: siteSettings({
+    headings: ['Space Grotesk', 700],
+    text: ['Figtree', 400],
+    textSize: 16,
     contentWidth: 1180,
     sectionSpace: 64,
     sideSpace: 40,
-    buttonRadius: 3,
+    buttonCorner: 3,
     buttonLine: 2,
-    buttonPad: [11, 20],
-    cardRadius: 3,
+    buttonPad: { block: 11, inline: 20 },
+    cardCorner: 3,
     cardLine: 2,
-    pictureRadius: 3,
-    fieldRadius: 3,
-  },
+    pictureCorner: 3,
+    fieldCorner: 3,
+  }),
   header: (on, name) => [
     {
       id: 'header',

@@ -1,7 +1,7 @@
-import { kindOf, sectionFacets } from '../../elements'
+import { kindOf, propertiesOf } from '../../elements'
 import type { Body, DocId, Section, SiteElement } from '../../site'
 import type { Use } from '../use'
-import { countFacetUses, facetUses } from './decision-use'
+import { countLookUses, lookUses } from './decision-use'
 import type { PlaceId } from './names'
 import type { Reading, UsePart } from './reading'
 
@@ -15,7 +15,7 @@ interface Where {
 }
 
 function sectionUses({ place, doc, page }: Where, { id, name, looks }: Section): Use[] {
-  return facetUses(looks, sectionFacets, {
+  return lookUses(looks, propertiesOf('section'), {
     place,
     doc,
     path: ['body', 'sections', id, 'looks'],
@@ -28,7 +28,7 @@ function sectionUses({ place, doc, page }: Where, { id, name, looks }: Section):
 function elementUses({ place, doc, page }: Where, element: SiteElement): Use[] {
   const kind = kindOf(element.kind)
   const title = `${kind.label.toLowerCase()} “${shorten(kind.title(element.content))}”`
-  return facetUses(element.looks, kind.facets, {
+  return lookUses(element.looks, propertiesOf(element.kind), {
     place,
     object: element.kind,
     doc,
@@ -63,7 +63,7 @@ export function bodyUses(place: PlaceId, { doc, page }: Reading, body: Body): Us
     partOf(
       section,
       from,
-      () => countFacetUses(section.looks, sectionFacets),
+      () => countLookUses(section.looks, propertiesOf('section')),
       () => sectionUses(where, section),
     ),
   )
@@ -71,7 +71,7 @@ export function bodyUses(place: PlaceId, { doc, page }: Reading, body: Body): Us
     partOf(
       element,
       from,
-      () => countFacetUses(element.looks, kindOf(element.kind).facets),
+      () => countLookUses(element.looks, propertiesOf(element.kind)),
       () => elementUses(where, element),
     ),
   )

@@ -1,9 +1,8 @@
 import { colorOf } from '../../color'
-import type { Facet } from '../../elements'
-import { isBound, isColor, type ColorDecision, type Looks } from '../../site'
-import type { Use, UsePath } from '../use'
-
-const STATES = ['rest', 'hover'] as const
+import { isFeature, type Property } from '../../elements'
+import { decisionsInside, isBound, type ColorDecision, type Looks } from '../../site'
+import { states, stateWords, type TraitId } from '../../traits'
+import type { Use, UsePaints, UsePath } from '../use'
 
 /** What a decision of its own comes to as a use, wherever it stands. */
 export function writtenDecision(
@@ -20,47 +19,59 @@ export const decisionUse = (
   rest: Omit<Use, 'text' | 'decision' | 'color' | 'bindable'>,
 ): Use => ({ ...rest, ...writtenDecision(decision) })
 
-type Facets = Pick<Use, 'place' | 'doc' | 'path' | 'label' | 'owner' | 'object'>
+type Thing = Pick<Use, 'place' | 'doc' | 'path' | 'label' | 'owner' | 'object'>
 
-/** The decisions of an object by its facets, at rest and pointed at. */
-export function facetUses(
+/** What the traits that hold colours paint with them. */
+const traitPaints: Partial<Readonly<Record<TraitId, UsePaints>>> = {
+  shadow: 'shadow',
+  underline: 'line',
+}
+
+const paintsOf = (property: Property): UsePaints =>
+  isFeature(property) ? (traitPaints[property.trait] ?? 'other') : property.paints
+
+/** What tells one of several decisions in a value from the others: `stop 2`, `shadow 1`. */
+function whichWords(inside: UsePath): string {
+  const [list, index] = inside
+  if (typeof index !== 'number') return ''
+  return `, ${list === 'stops' ? 'stop' : 'shadow'} ${index + 1}`
+}
+
+/** The colour decisions of a thing, by its properties and states. */
+export function lookUses(
   looks: Looks | undefined,
-  facets: readonly Facet[],
-  base: Facets,
+  properties: readonly Property[],
+  base: Thing,
 ): Use[] {
-  return facets.flatMap((facet) =>
-    STATES.flatMap((state) => {
-      const value = looks?.[facet.key]?.[state]
-      if (!value) return []
-      const path = [...base.path, facet.key, state]
-      const under = state === 'hover' ? ', pointer over' : ''
-      const label = `${base.label}, ${facet.label.toLowerCase()}${under}`
-      const use = (decision: ColorDecision, at: UsePath, words = label) =>
+  if (!looks) return []
+  return properties.flatMap((property) =>
+    states.flatMap((state) => {
+      const value = looks[property.key]?.[state]
+      if (typeof value !== 'object') return []
+      const words = stateWords[state]
+      const label = `${base.label}, ${property.label.toLowerCase()}${words ? `, ${words}` : ''}`
+      return decisionsInside(value).map(({ path, decision }) =>
         decisionUse(decision, {
           ...base,
-          path: at,
-          paints: facet.paints,
-          property: facet.key,
+          path: [...base.path, property.key, state, ...path],
+          paints: paintsOf(property),
+          property: property.key,
           state,
-          label: words,
-        })
-      if (isColor(value)) return [use(value, path)]
-      if ('picture' in value) return [use(value.under, [...path, 'under'])]
-      return value.stops.map((stop, i) =>
-        use(stop.color, [...path, 'stops', i, 'color'], `${label}, stop ${i + 1}`),
+          label: `${label}${whichWords(path)}`,
+        }),
       )
     }),
   )
 }
 
-/** How many uses the decisions of an object come to. */
-export function countFacetUses(looks: Looks | undefined, facets: readonly Facet[]): number {
+/** How many uses the decisions of a thing come to. */
+export function countLookUses(looks: Looks | undefined, properties: readonly Property[]): number {
   if (!looks) return 0
   let count = 0
-  for (const { key } of facets) {
-    for (const state of STATES) {
+  for (const { key } of properties) {
+    for (const state of states) {
       const value = looks[key]?.[state]
-      if (value) count += 'stops' in value ? value.stops.length : 1
+      if (typeof value === 'object') count += decisionsInside(value).length
     }
   }
   return count

@@ -1,12 +1,12 @@
-import { kindOf, type KindId } from '../../elements'
-import { countFacetUses, facetUses } from './decision-use'
+import { propertiesOf } from '../../elements'
+import { countLookUses, lookUses } from './decision-use'
 import type { PlaceReader } from './reading'
 
 export const readStyles: PlaceReader = ({ frame }) =>
   Object.values(frame?.styles ?? {}).map((style) => {
-    const { facets } = kindOf(style.kind as KindId)
+    const properties = propertiesOf(style.kind)
     const uses = () =>
-      facetUses(style.looks, facets, {
+      lookUses(style.looks, properties, {
         place: 'styles',
         doc: 'frame',
         path: ['styles', style.id, 'looks'],
@@ -14,5 +14,5 @@ export const readStyles: PlaceReader = ({ frame }) =>
         object: style.kind,
         owner: { style: style.id },
       })
-    return { of: style, from: 'styles', count: countFacetUses(style.looks, facets), uses }
+    return { of: style, from: 'styles', count: countLookUses(style.looks, properties), uses }
   })

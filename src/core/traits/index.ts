@@ -1,0 +1,41 @@
+export { traitGroups, traitIds, traits, type Trait, type TraitGroup, type TraitId } from './traits'
+export {
+  easings,
+  faces,
+  familyName,
+  leastStep,
+  letterCases,
+  lineStyles,
+  mostStep,
+  pill,
+  sides,
+  plainValues,
+  underline,
+  underlines,
+  type FaceId,
+  type PlainValues,
+} from './values'
+export {
+  effectiveSetting,
+  faceSetting,
+  settingGroups,
+  settingIds,
+  settings,
+  settingsSchema,
+  type SettingGroup,
+  type SettingId,
+  type SettingInfo,
+  type Settings,
+} from './settings'
+export {
+  fluidFrom,
+  fluidSize,
+  fluidTo,
+  ownSize,
+  sizeAt,
+  sizeCss,
+  stepSize,
+  written,
+  type FluidSize,
+} from './scale'
+export { states, statesBehind, stateWords, type State } from './states'
