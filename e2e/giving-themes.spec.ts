@@ -101,12 +101,15 @@ async function fillOpening(request: APIRequestContext, from: string, to: string)
   const { revision } = await (await request.get(`/api${tern}`)).json()
   const stop = (at: number, slot: string) => ({ at, color: { slot } })
   const edit = {
-    type: 'setSectionColor',
-    doc: 'home',
-    section: 'opening',
-    facet: 'fill',
-    state: 'rest',
-    paint: { gradient: 'linear', angle: 90, stops: [stop(0, from), stop(100, to)] },
+    type: 'setLooks',
+    settings: [
+      {
+        on: { doc: 'home', section: 'opening' },
+        key: 'fill',
+        state: 'rest',
+        value: { gradient: 'linear', angle: 90, stops: [stop(0, from), stop(100, to)] },
+      },
+    ],
   }
   const sent = { base: revision, edits: [{ clientId: crypto.randomUUID(), edit }] }
   expect((await request.post(`/api${tern}/edits`, { data: sent })).ok()).toBe(true)

@@ -92,12 +92,8 @@ const bodies = (text: string) => [
     study: { id: 'x', name: text, colors: [{ value: '#fff', extensions: { [text]: text } }] },
   }),
   edit({
-    type: 'setElementColor',
-    doc: 'home',
-    element: text,
-    facet: text,
-    state: 'rest',
-    paint: null,
+    type: 'setLooks',
+    settings: [{ on: { doc: 'home', element: text }, key: text, state: 'rest', value: text }],
   }),
 ]
 

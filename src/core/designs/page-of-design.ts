@@ -48,7 +48,7 @@ export function pageOfDesign(source: Page, site: OfSite, seat: PageSeat, newId: 
   })
   const own = (element: SiteElement): SiteElement => {
     const { style, looks: _colors, ...rest } = element
-    const keeps = style && site.frame.styles[style] ? { style } : {}
+    const keeps = style && site.frame.styles[style]?.kind === element.kind ? { style } : {}
     return { ...rest, ...keeps, content: atHome(element.content, site) } as SiteElement
   }
   const all = laid.flatMap((each) => each.elements.map(own))

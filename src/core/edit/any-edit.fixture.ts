@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import type * as z from 'zod'
-import { kindOf } from '../elements'
+import { propertiesOf } from '../elements'
 import { fontSchema, fontVersion, textFault, type SiteDocs } from '../site'
 import { structureEdits } from './any-structure.fixture'
 import { editKinds, type Edit } from './edits'
@@ -52,7 +52,8 @@ function poolsOf(type: EditTypeName, { frame, pages, pictures, fonts }: SiteDocs
     part: frame.body.order,
     element: elements.map(({ id }) => id),
     style: Object.keys(frame.styles),
-    facet: elements.flatMap(({ kind }) => kindOf(kind).facets.map(({ key }) => key)),
+    key: elements.flatMap(({ kind }) => propertiesOf(kind).map(({ key }) => key)),
+    titleFace: ['Karla', 'Bitter'],
     value: colors,
     name: ['New', 'Soft grey', 'Été', '<b>'],
     group: ['Brand', 'Greys'],
@@ -76,6 +77,26 @@ function poolsOf(type: EditTypeName, { frame, pages, pictures, fonts }: SiteDocs
     orders: { orderSlots: slots, orderThemes: themes },
   }
 }
+
+/** What somebody could mean by the value of a property: some of it fits what it is sent for. */
+const lookValues = fc.constantFrom<unknown>(
+  null,
+  { slot: 'brand' },
+  { slot: 'ink', shade: { lightness: -8 } },
+  { value: 'teal' },
+  12,
+  0.5,
+  1.4,
+  400,
+  'uppercase',
+  'heading',
+  'solid',
+  { step: 2 },
+  { px: 18, narrow: 16 },
+  { block: 8, inline: 20 },
+  { shadows: [{ x: 0, y: 2, blur: 6, spread: 0, color: { slot: 'ink' } }] },
+  { line: 'wavy', thickness: 2, color: { value: 'teal' } },
+)
 
 interface Def {
   readonly type: string
@@ -122,8 +143,8 @@ function anyOf(schema: Schema, pools: Pools, member: string, depth = 0): fc.Arbi
     }
     case 'number':
       return fc.integer({
-        min: Math.max(-1000, bag.minimum ?? -1000),
-        max: Math.min(1000, bag.maximum ?? 1000),
+        min: Math.ceil(Math.max(-1000, bag.minimum ?? -1000)),
+        max: Math.floor(Math.min(1000, bag.maximum ?? 1000)),
       })
     case 'boolean':
       return fc.boolean()
@@ -158,6 +179,8 @@ function anyOf(schema: Schema, pools: Pools, member: string, depth = 0): fc.Arbi
       )
     case 'pipe':
       return inner('in')
+    case 'custom':
+      return lookValues
     case 'lazy':
       return fc.constantFrom(1, 'x', null)
     default:
@@ -211,6 +234,15 @@ const madeFromSite: Readonly<Partial<Record<EditTypeName, (docs: SiteDocs) => un
     type: 'addPage',
     page: { ...Object.values(pages)[0]!, id: 'extra', path: 'extra', order: 'a0V' },
   }),
+  addStyle: ({ pages }) => {
+    const [page] = Object.values(pages)
+    const button = Object.values(page!.body.elements).find(({ kind }) => kind === 'mainButton')
+    return {
+      type: 'addStyle',
+      style: { id: 'extra', name: 'Extra', kind: 'mainButton', looks: { corner: { rest: 20 } } },
+      ...(button ? { wear: [{ doc: page!.id, element: button.id }] } : {}),
+    }
+  },
   addPicture: ({ pictures }) => ({
     type: 'addPicture',
     picture: { ...Object.values(pictures)[0]!, id: 'extra', fileName: 'extra.jpg' },

@@ -148,6 +148,11 @@ test('what a person cannot send is told by its place', () => {
   )
 })
 
+const look = (on: unknown, key: string, value: unknown) => ({
+  type: 'setLooks',
+  settings: [{ on, key, state: 'rest', value }],
+})
+
 const refusals: ReadonlyArray<readonly [string, Edit | Record<string, unknown>]> = [
   ['slot-gone', { type: 'setSlot', slot: 'nowhere', value: '#fff' }],
   ['slot-taken', { type: 'addSlot', slot: 'brand', name: 'Brand', value: null }],
@@ -161,37 +166,17 @@ const refusals: ReadonlyArray<readonly [string, Edit | Record<string, unknown>]>
     'section-gone',
     { type: 'setSectionTheme', sections: [{ doc: 'home', section: 'x' }], theme: 'on-ink' },
   ],
-  [
-    'element-gone',
-    {
-      type: 'setElementColor',
-      doc: 'home',
-      element: 'home-999',
-      facet: 'text',
-      state: 'rest',
-      paint: null,
-    },
-  ],
-  [
-    'facet-unknown',
-    {
-      type: 'setElementColor',
-      doc: 'home',
-      element: 'home-2',
-      facet: 'sparkle',
-      state: 'rest',
-      paint: null,
-    },
-  ],
+  ['element-gone', look({ doc: 'home', element: 'home-999' }, 'text', null)],
+  ['property-unknown', look({ doc: 'home', element: 'home-2' }, 'sparkle', null)],
   [
     'slot-gone',
-    {
-      type: 'setSectionColor',
-      doc: 'home',
-      section: Object.keys(docs.pages[Object.keys(docs.pages)[0] as PageId]!.body.sections)[0],
-      facet: 'fill',
-      state: 'rest',
-      paint: {
+    look(
+      {
+        doc: 'home',
+        section: Object.keys(docs.pages[Object.keys(docs.pages)[0] as PageId]!.body.sections)[0],
+      },
+      'fill',
+      {
         gradient: 'linear',
         angle: 90,
         stops: [
@@ -199,14 +184,11 @@ const refusals: ReadonlyArray<readonly [string, Edit | Record<string, unknown>]>
           { at: 100, color: { value: '#fff' } },
         ],
       },
-    },
+    ),
   ],
   ['css-reaches-out', { type: 'setCustomCss', css: 'a{background:url(//evil.test)}' }],
   ['css-too-deep', { type: 'setCustomCss', css: '@media x{'.repeat(1000) }],
-  [
-    'style-gone',
-    { type: 'setStyleColor', style: 'nothing', facet: 'fill', state: 'rest', paint: null },
-  ],
+  ['style-gone', look({ style: 'nothing' }, 'fill', null)],
 ]
 
 test.each(refusals)('%s is told and nothing is changed', (problem, edit) => {

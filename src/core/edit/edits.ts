@@ -1,7 +1,9 @@
 import * as z from 'zod'
 import { textFault, type TextFault } from '../site'
 import { addSection, moveSection, removeSection, setSection } from './band-edits'
-import { setElementColor, setSectionColor, setStyleColor } from './color-edits'
+import { setLooks } from './look-edits'
+import { setSettings } from './setting-edits'
+import { addStyle, changeStyle, giveStyle } from './style-edits'
 import { setContent } from './content-edits'
 import {
   addElements,
@@ -73,9 +75,11 @@ export const editKinds = {
   moveElement,
   removeElement,
   wrapElement,
-  setElementColor,
-  setSectionColor,
-  setStyleColor,
+  setLooks,
+  addStyle,
+  changeStyle,
+  giveStyle,
+  setSettings,
   setCustomCss,
   renameSite,
   addPage,

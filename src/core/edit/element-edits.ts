@@ -76,6 +76,9 @@ export function takeUp(
   if (!isWhole || new Set(ids).size < ids.length) return 'malformed'
   if (ids.some((id) => own(body.elements, id))) return 'element-taken'
   if (elements.some(({ style }) => style && !own(frame.styles, style))) return 'style-gone'
+  const isOther = ({ kind, style }: SiteElement) =>
+    style !== undefined && own(frame.styles, style)!.kind !== kind
+  if (elements.some(isOther)) return 'style-other-kind'
   if (elements.some(({ kind, children }) => children && !kindOf(kind).holds)) return 'holds-nothing'
   for (const element of elements)
     body.elements[element.id] = element as DraftBody['elements'][ElementId]

@@ -12,4 +12,14 @@ export { checkEdit, editSchema, kindOfEdit, type CheckedEdit, type Edit } from '
 export { readDecision, writeDecision } from './decision-text'
 export { contentAt, elementWords, withContentAt, type ContentPath } from './content-edits'
 export { mostAtOnce, type Seat } from './element-edits'
+export {
+  lookHolderSchema,
+  mostSettings,
+  withLook,
+  type LookSetting,
+  type LookTarget,
+} from './look-edits'
+export { settingWords } from './setting-edits'
+export { descendsFrom } from './style-edits'
+export { paintWords, propertyWords, valueWords } from './value-words'
 export { isClash, putsOf, valueAt, type Put } from './clash'

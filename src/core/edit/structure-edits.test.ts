@@ -69,12 +69,15 @@ describe('words', () => {
   test('take their colours with them when they go', () => {
     const marked = done(reword([{ text: 'x', words: 'tintA' }]))
     const color = {
-      type: 'setElementColor',
-      doc: home,
-      element: heading.id,
-      facet: 'tintA',
-      state: 'rest',
-      paint: { slot: 'spark' },
+      type: 'setLooks',
+      settings: [
+        {
+          on: { doc: home, element: heading.id },
+          key: 'tintA',
+          state: 'rest',
+          value: { slot: 'spark' },
+        },
+      ],
     }
     const colored = done(color, marked)
     expect(pageOf(colored).body.elements[heading.id]!.looks).toBeDefined()
@@ -270,8 +273,10 @@ test('a walk of 200 edits of content and colour, undone, gives the first bytes',
     'placePart',
     'loosenPart',
     'removePart',
-    'setElementColor',
-    'setSectionColor',
+    'setLooks',
+    'setSettings',
+    'addStyle',
+    'giveStyle',
     'setSectionTheme',
     'setSlot',
     'setRole',

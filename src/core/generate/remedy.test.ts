@@ -26,20 +26,21 @@ const heading = coloredIn(spotIn(start)).find(
 const facetOf = (element: SiteElement) => facetsOf(element)[0]!
 const elementIn = (docs: SiteDocs) => docs.pages[home.id]!.body.elements[heading.id]!
 const own = (paint: ColorDecision) => ({
-  type: 'setElementColor',
-  doc: home.id as DocId,
-  element: heading.id,
-  facet: facetOf(heading).key,
-  state: 'rest',
-  paint,
+  type: 'setLooks',
+  settings: [
+    {
+      on: { doc: home.id as DocId, element: heading.id },
+      key: facetOf(heading).key,
+      state: 'rest',
+      value: paint,
+    },
+  ],
 })
 const setFill = (paint: unknown) => ({
-  type: 'setSectionColor',
-  doc: home.id,
-  section: 'newsletter',
-  facet: 'fill',
-  state: 'rest',
-  paint,
+  type: 'setLooks',
+  settings: [
+    { on: { doc: home.id, section: 'newsletter' }, key: 'fill', state: 'rest', value: paint },
+  ],
 })
 const setHeading = (decision: unknown) => ({
   type: 'setRole',

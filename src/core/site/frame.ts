@@ -47,6 +47,9 @@ export const elementStyleSchema = z.discriminatedUnion(
   styleOptions as [(typeof styleOptions)[number], ...typeof styleOptions],
 )
 
+/** Most element styles of a site, base styles that were decided included. */
+export const mostStyles = 300
+
 /** An add-on keeps settings of its own, some of them colours. */
 export const addOnSchema = z.strictObject({
   id: z.string().max(60),

@@ -20,6 +20,7 @@ export {
   paintIn,
   valueSchema,
   type DecisionInside,
+  type LookHolder,
   type Looks,
   type LookValue,
   type Shadow,
@@ -67,7 +68,15 @@ export {
   type Body,
   type Section,
 } from './section'
-export { frameSchema, frameVersion, mostCustomCss, type ElementStyle, type Frame } from './frame'
+export {
+  elementStyleSchema,
+  frameSchema,
+  frameVersion,
+  mostCustomCss,
+  mostStyles,
+  type ElementStyle,
+  type Frame,
+} from './frame'
 export { arranged, partsOf, standingOn, type Placed, type Standing } from './parts'
 export {
   byOrder,

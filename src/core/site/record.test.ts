@@ -81,7 +81,12 @@ const aHeading = Object.values(home.body.elements).find(({ kind }) => kind === '
 test('a frame of the first schema gains all that came later, and its headings keep their sizes', () => {
   const { styles, ...frame } = readRecord('frame', firstFrame)
   expect({ ...frame, styles: ternFrame.styles }).toEqual(ternFrame)
-  const { 'heading-1': title, 'heading-2': middle, 'heading-3': small, ...given } = styles as Record<string, unknown>
+  const {
+    'heading-1': title,
+    'heading-2': middle,
+    'heading-3': small,
+    ...given
+  } = styles as Record<string, unknown>
   expect(given).toEqual(ternFrame.styles)
   expect([title, middle, small]).toMatchObject([
     { looks: { size: { rest: { px: 64, narrow: 36.8 } } } },

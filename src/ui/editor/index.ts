@@ -28,6 +28,6 @@ export type {
   ViewState,
   WordsPlace,
 } from './state'
-export { isAfterDark } from './state'
+export { isAfterDark, targetOf } from './state'
 export { openAndTell, stepAndTell, stepWords } from './steps'
 export type { Clash, LostEdit, SaveState, Step } from '@/core/sync'

@@ -1,5 +1,5 @@
 import type { StoreApi } from 'zustand/vanilla'
-import type { ContentPath } from '@/core/edit'
+import type { ContentPath, LookTarget } from '@/core/edit'
 import type { ReadProblem } from '@/core/formats'
 import type { HarmonyId, HueFamily, Mood, PaletteShift } from '@/core/palette'
 import type { Problem } from '@/core/payloads'
@@ -27,6 +27,10 @@ export interface Selection {
   readonly element?: ElementId
   readonly facet?: string
 }
+
+/** What a selection is to those who decide how things look. */
+export const targetOf = ({ doc, section, element }: Selection): LookTarget =>
+  element ? { doc, element } : { doc, section }
 
 /** Words of an element, by where they lie in its content. */
 export interface WordsPlace {

@@ -9,7 +9,7 @@ import {
   type SlotId,
 } from '@/core/site'
 import { dropElement, moveSectionBefore } from '../content'
-import type { Editor, Selection } from '../editor'
+import { targetOf, type Editor, type Selection } from '../editor'
 import { hitTest, stageStore } from '../stage'
 import { exchange } from '../studies'
 import { moveSlotBefore } from '../tray'
@@ -72,17 +72,11 @@ export function slotTarget(
 }
 
 function bind(editor: Editor, slot: SlotId, target: Selection): void {
-  const shared = {
-    doc: target.doc,
-    facet: target.facet!,
-    state: 'rest',
-    paint: { slot },
-  } as const
-  const problem = editor.dispatch(
-    target.element
-      ? { type: 'setElementColor', ...shared, element: target.element }
-      : { type: 'setSectionColor', ...shared, section: target.section },
-  )
+  const on = targetOf(target)
+  const problem = editor.dispatch({
+    type: 'setLooks',
+    settings: [{ on, key: target.facet!, state: 'rest', value: { slot } }],
+  })
   if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
   else editor.show({ selection: target })
 }

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import { writeHex } from '@/core/color'
-import { decisionWords } from '@/core/edit'
+import { paintWords } from '@/core/edit'
 import type { Decider, Trace } from '@/core/resolve'
 import { baseStyle } from '@/core/elements'
 import { roleName } from '@/core/roles'
@@ -17,11 +17,6 @@ interface ChainProps {
   readonly trace: Trace
   readonly thing: string
   readonly overrule?: Overrule
-}
-
-export function paintWords(paint: Paint, docs: SiteDocs): string {
-  if (isColor(paint)) return decisionWords(paint, docs)
-  return 'gradient' in paint ? 'a gradient' : 'a picture'
 }
 
 function paintColor(paint: Paint, docs: SiteDocs): string {

@@ -7,7 +7,14 @@ import type { Spot, Trace } from '@/core/resolve'
 import { hasFollowers } from '@/core/generate'
 import { isColor, type ColorDecision, type SiteElement } from '@/core/site'
 import { ColorChooser, FollowersOffer } from '../color'
-import { isAfterDark, useEditor, useEditorState, useReach, type Selection } from '../editor'
+import {
+  isAfterDark,
+  targetOf,
+  useEditor,
+  useEditorState,
+  useReach,
+  type Selection,
+} from '../editor'
 import { Button, Choice, Choices } from '../kit'
 import { editProblemWords } from '../words'
 import { afterDarkEdit } from './after-dark-edit'
@@ -42,12 +49,11 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
   }
   const openSlot = () => editor.show({ openSlot: trace.slot })
   const backToTheme = () => {
-    const where = { doc: selection.doc, facet: trace.facet.key, state: trace.state, paint: null }
-    run(
-      element
-        ? { type: 'setElementColor', ...where, element: element.id }
-        : { type: 'setSectionColor', ...where, section: selection.section },
-    )
+    const { facet, state } = trace
+    run({
+      type: 'setLooks',
+      settings: [{ on: targetOf(selection), key: facet.key, state, value: null }],
+    })
   }
 
   return (

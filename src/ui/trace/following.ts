@@ -1,13 +1,13 @@
-import { describeEdit, type Edit } from '@/core/edit'
+import { describeEdit, type Edit, type LookSetting } from '@/core/edit'
 import { cellsAlong, followers, followingOn } from '@/core/generate'
 import type { Spot, Trace } from '@/core/resolve'
-import { bodyOf, isColor, type SiteElement } from '@/core/site'
+import { bodyOf, isColor, type ColorDecision, type Paint, type SiteElement } from '@/core/site'
 import { roleOf } from './reaches'
 
-type Following = Edit & { readonly type: 'setElementColor' | 'setStyleColor' | 'setRole' }
+type Following = Edit & { readonly type: 'setLooks' | 'setRole' }
 
 const follows = (edit: Edit): edit is Following =>
-  edit.type === 'setElementColor' || edit.type === 'setStyleColor' || edit.type === 'setRole'
+  edit.type === 'setLooks' || edit.type === 'setRole'
 
 /** `…, and 3 that go along` */
 const told = (edit: Edit, spot: Spot, count: number) =>
@@ -35,11 +35,15 @@ export function withFollowers(
     }
   }
   const body = bodyOf(spot.docs, spot.doc)
-  if (!edit.paint || !isColor(edit.paint) || !body) return edit
-  const made = followers(spot.docs.frame.palette, spot.theme, role, edit.paint)
-  const also = followingOn(body, element, edit, made)
-  if (edit.type === 'setElementColor') return also.length ? { ...edit, also } : edit
+  const [{ on, key, state, value }] = edit.settings as [LookSetting]
+  if ('section' in on || !value || !isColor(value as Paint) || !body) return edit
+  const made = followers(spot.docs.frame.palette, spot.theme, role, value as ColorDecision)
+  const along = followingOn(body, element, { facet: key, state }, made)
   // A style is the element's own colours, not those of what lies within it.
-  const own = also.flatMap(({ element: other, ...setting }) => (other ? [] : [setting]))
-  return own.length ? { ...edit, also: own } : edit
+  const settings = along.flatMap(({ element: other, facet, state: its, paint }): LookSetting[] => {
+    if ('style' in on) return other ? [] : [{ on, key: facet, state: its, value: paint }]
+    const whom = { doc: on.doc, element: other ?? on.element }
+    return [{ on: whom, key: facet, state: its, value: paint }]
+  })
+  return { ...edit, settings: [...edit.settings, ...settings] }
 }

@@ -73,13 +73,17 @@ test('an element of an element style has a way to change the style', () => {
   const style = options.find(({ key }) => key === 'style')!
   expect(style.label).toMatch(/^element style /)
   expect(style.count).toBeGreaterThan(0)
-  expect(style.edit!(slate)).toMatchObject({ type: 'setStyleColor', facet: 'line', state: 'rest' })
+  expect(style.edit!(slate)).toMatchObject({
+    settings: [{ on: { style: expect.any(String) }, key: 'line', state: 'rest', value: slate }],
+  })
 })
 
 test('a section is told as one', () => {
   const { options } = on('opening', undefined, 'fill')
   expect(options[0]!.label).toBe('this section')
-  expect(options[0]!.edit!(slate)).toMatchObject({ type: 'setSectionColor', section: 'opening' })
+  expect(options[0]!.edit!(slate)).toMatchObject({
+    settings: [{ on: { section: 'opening' }, key: 'fill' }],
+  })
 })
 
 test.each([

@@ -1,4 +1,4 @@
-import type { Edit } from '@/core/edit'
+import type { Edit, LookTarget } from '@/core/edit'
 import { facetRole, type Trace } from '@/core/resolve'
 import { roleName, type RoleId } from '@/core/roles'
 import {
@@ -8,11 +8,10 @@ import {
   type ColorDecision,
   type SiteDocs,
   type SiteElement,
-  type StyleId,
   type ThemeId,
 } from '@/core/site'
 import type { Reach } from '@/core/uses'
-import type { Selection } from '../editor'
+import { targetOf, type Selection } from '../editor'
 
 /** One answer to "change it for what?": how far it goes, and the edit that would do it. */
 export interface ReachOption {
@@ -49,16 +48,16 @@ export function reachOptions(
   const { facet, state } = trace
   const role = roleOf(trace, element)
   const { themes, styles, palette } = docs.frame
-  const where = { doc: selection.doc, facet: facet.key, state }
+  const deciding = (on: LookTarget, value: ColorDecision): Edit => ({
+    type: 'setLooks',
+    settings: [{ on, key: facet.key, state, value }],
+  })
   const thing: ReachOption = {
     key: 'element',
     label: element ? 'this element' : 'this section',
     count: 1,
     value: ownPaint(element, trace),
-    edit: (paint) =>
-      element
-        ? { type: 'setElementColor', ...where, element: element.id, paint }
-        : { type: 'setSectionColor', ...where, section: selection.section, paint },
+    edit: (decision) => deciding(targetOf(selection), decision),
   }
   const style = element?.style && styles[element.style]
   const styled: ReachOption[] = style
@@ -67,13 +66,7 @@ export function reachOptions(
           key: 'style',
           label: `element style ${style.name}`,
           count: reach.styles[style.id] ?? 0,
-          edit: (paint) => ({
-            type: 'setStyleColor',
-            style: style.id as StyleId,
-            facet: facet.key,
-            state,
-            paint,
-          }),
+          edit: (decision) => deciding({ style: style.id }, decision),
         },
       ]
     : []

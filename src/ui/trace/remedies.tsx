@@ -60,12 +60,15 @@ export function Remedies({ spot, selection, element, facet, state, words }: Reme
     const edit: Edit = role
       ? { type: 'setRole', themes: [spot.theme.id], role, decision }
       : {
-          type: 'setElementColor',
-          doc: selection.doc,
-          element: element.id,
-          facet: facet.key,
-          state,
-          paint: decision,
+          type: 'setLooks',
+          settings: [
+            {
+              on: { doc: selection.doc, element: element.id },
+              key: facet.key,
+              state,
+              value: decision,
+            },
+          ],
         }
     const problem = editor.dispatch(dark ? afterDarkEdit(edit, spot) : edit)
     if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
