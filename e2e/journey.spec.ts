@@ -153,7 +153,7 @@ test('a slot dragged from the tray onto the stage is bound there', async ({ page
     .poll(() => computedOnStage(page, '[data-section="opening"] h1', 'color'))
     .toBe('rgb(92, 104, 102)')
   await isSaved(page)
-  await page.getByRole('button', { name: 'Back to the theme' }).click()
+  await page.getByRole('button', { name: 'Back to inherited' }).click()
   await expect
     .poll(() => computedOnStage(page, '[data-section="opening"] h1', 'color'))
     .toBe('rgb(23, 33, 31)')

@@ -1,6 +1,6 @@
 import { isFeature, type Property } from '../elements'
 import { isColor, type LookValue, type Paint, type SiteDocs, type TraitValues } from '../site'
-import { pill, sides, stateWords, written, type State, type TraitId } from '../traits'
+import { faceSetting, pill, sides, stateWords, written, type State, type TraitId } from '../traits'
 import { writeDecision } from './decision-text'
 
 type Words<T extends TraitId> = (value: TraitValues[T], docs: SiteDocs) => string
@@ -16,10 +16,10 @@ function onSides<T>(
 }
 
 const FACES = {
-  title: 'the face of titles',
-  heading: 'the face of headings',
-  body: 'the face of running text',
-  interactive: 'the interactive face',
+  title: 'as titles',
+  heading: 'as headings',
+  body: 'as running text',
+  interactive: 'as buttons',
 } as const
 
 /** `step +2` of the scale; the running text is its zero. */
@@ -45,7 +45,10 @@ const words: { readonly [T in TraitId]: Words<T> } = {
         ? 'one shadow'
         : `${shadows.length} shadows`,
   opacity: (value) => `${written(value * 100, 1)} %`,
-  face: (value) => (typeof value === 'string' ? FACES[value] : value.typeface),
+  face: (value, { frame }) =>
+    typeof value === 'string'
+      ? `${frame.settings[faceSetting[value]]}, ${FACES[value]}`
+      : value.typeface,
   size: (value) => {
     if ('step' in value) return stepWords(value.step)
     return value.narrow === undefined ? px(value.px) : `${written(value.narrow, 2)}–${px(value.px)}`

@@ -255,21 +255,33 @@ export interface SiteCss {
   readonly custom: string
 }
 
+/** One layer that all pages share, by its name. `onPages` are the shades that pages refer to. */
+const siteLayers: {
+  readonly [L in keyof SiteCss]: (
+    frame: Frame,
+    onPages: readonly ColorDecision[],
+    where: Whereabouts,
+  ) => string
+} = {
+  fonts: (frame, _shades, where) => fontCss(frame, where.fontUrl),
+  palette: (frame, onPages) => paletteCss(frame, onPages),
+  settings: (frame) => settingsCss(frame),
+  themes: (frame) => themesCss(frame),
+  kinds: () => kindsCss(),
+  styles: (frame, _shades, where) =>
+    writeRules([...styleRules(frame, where), ...bodyRules(frame.body, where)]),
+  custom: (frame, _shades, where) => withinSite(frame.customCss, placeOf(where)),
+}
+
 /** `onPages` are the shades that pages refer to: `shadesOnPages` tells them. */
 export function renderSiteCss(
   frame: Frame,
   onPages: readonly ColorDecision[],
   where: Whereabouts,
 ): SiteCss {
-  return {
-    fonts: fontCss(frame, where.fontUrl),
-    palette: paletteCss(frame, onPages),
-    settings: settingsCss(frame),
-    themes: themesCss(frame),
-    kinds: kindsCss(),
-    styles: writeRules([...styleRules(frame, where), ...bodyRules(frame.body, where)]),
-    custom: withinSite(frame.customCss, placeOf(where)),
-  }
+  return Object.fromEntries(
+    Object.entries(siteLayers).map(([name, write]) => [name, write(frame, onPages, where)]),
+  ) as unknown as SiteCss
 }
 
 /** What only one page needs: colours set on its elements and sections. */
@@ -318,14 +330,61 @@ export const pageCssLayers = [
   'custom',
 ] as const
 
+export type PageCssLayer = (typeof pageCssLayers)[number]
+
+/** One layer of a page's stylesheet. */
+export const pageCssLayer = (
+  layer: PageCssLayer,
+  docs: SiteDocs,
+  page: Page,
+  where: Whereabouts,
+): string =>
+  layer === 'page'
+    ? renderPageCss(docs, page.id, where)
+    : siteLayers[layer](docs.frame, shadesOnPages([page]), where)
+
+/** What a layer is made of: where all of it is the same, so is the layer. */
+export const layerSources: {
+  readonly [L in PageCssLayer]: (docs: SiteDocs, page: Page) => readonly unknown[]
+} = {
+  fonts: ({ frame }) => [frame.settings, frame.styles],
+  palette: ({ frame }, { body }) => [frame.palette, frame.themes, frame.styles, frame.body, body],
+  settings: ({ frame }) => [frame.settings],
+  themes: ({ frame }) => [frame.themes, frame.edition],
+  kinds: () => [],
+  styles: ({ frame, pictures }) => [frame.styles, frame.body, pictures],
+  page: ({ frame, pictures }, { body }) => [
+    body,
+    pictures,
+    frame.body,
+    frame.themes,
+    // A veil over what a header lies on depends on colours.
+    frame.palette,
+    frame.styles,
+    frame.edition,
+  ],
+  custom: ({ frame, pictures }) => [frame.customCss, pictures],
+}
+
+/** What the sections of a page are written from: where all of it is the same, so are they. */
+export const sectionSources = ({ frame, pictures }: SiteDocs, page: Page): readonly unknown[] => [
+  page,
+  pictures,
+  frame.body,
+  frame.themes,
+  frame.edition,
+  frame.settings.contentWidth,
+]
+
 /** All that colours and shapes one page, in layers. */
 export function pageCss(
   docs: SiteDocs,
   page: Page,
   where: Whereabouts,
-): Readonly<Record<(typeof pageCssLayers)[number], string>> {
-  const site = renderSiteCss(docs.frame, shadesOnPages([page]), where)
-  return { ...site, page: renderPageCss(docs, page.id, where) }
+): Readonly<Record<PageCssLayer, string>> {
+  return Object.fromEntries(
+    pageCssLayers.map((layer) => [layer, pageCssLayer(layer, docs, page, where)]),
+  ) as Readonly<Record<PageCssLayer, string>>
 }
 
 /** A page of a site in one text, with its stylesheets in it: what lies elsewhere comes from the editor's server. */

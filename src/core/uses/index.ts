@@ -14,6 +14,7 @@ export {
   looksOf,
   mergeLooks,
   reachOf,
+  settingReachOf,
   type CountedLook,
   type Look,
   type Reach,

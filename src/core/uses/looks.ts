@@ -1,5 +1,15 @@
 import { baseOf, basesOf, kindIds, kindOf, type KindId } from '../elements'
-import { facetsOf, isShown, styleChain, traceFacet, type Spot, type Trace } from '../resolve'
+import {
+  facetsOf,
+  featuresOf,
+  isShown,
+  styleChain,
+  traceFacet,
+  traceFeature,
+  type Spot,
+  type Trace,
+} from '../resolve'
+import type { SettingId } from '../traits'
 import {
   siteDocs,
   canonicalJson,
@@ -142,20 +152,22 @@ export interface Reach {
   readonly styles: Readonly<Record<string, number>>
 }
 
+/** A section that things of a look stand in; nothing where its theme is gone. */
+function spotOfLook(frame: Frame, { theme: id, fill }: Look): Spot | undefined {
+  const theme = own(frame.themes.byId, id)
+  if (!theme) return undefined
+  const section = { id: 'sample', kind: 'band', theme: id, children: [] } as unknown as Section
+  return { docs: siteDocs(frame), doc: 'frame', section, theme, ...(fill ? { ownFill: fill } : {}) }
+}
+
+/** An element of a look; nothing for sections themselves. */
+const elementOfLook = ({ sample, kind }: Look) =>
+  sample && ({ content: {}, ...sample, id: 'sample', kind } as SiteElement)
+
 function tracesOf(frame: Frame, group: Look): Trace[] {
-  const theme = own(frame.themes.byId, group.theme)
-  if (!theme) return []
-  const docs = siteDocs(frame)
-  const section = { id: 'sample', theme: theme.id } as unknown as Section
-  const spot: Spot = {
-    docs,
-    doc: 'frame',
-    section,
-    theme,
-    ...(group.fill ? { ownFill: group.fill } : {}),
-  }
-  const { sample, kind } = group
-  const element = sample && ({ content: {}, ...sample, id: 'sample', kind } as SiteElement)
+  const spot = spotOfLook(frame, group)
+  if (!spot) return []
+  const element = elementOfLook(group)
   const shown = facetsOf(element).filter(({ key }) => !group.hides?.includes(key))
   return shown.flatMap((facet) => {
     const rest = traceFacet(spot, element, facet, 'rest')
@@ -192,4 +204,24 @@ export function reachOf(frame: Frame, looks: readonly Look[]): Reach {
     }
   }
   return { slots, roles, styles }
+}
+
+/** How many things follow each site-wide setting, from the looks of frame and pages alone. */
+export function settingReachOf(
+  frame: Frame,
+  looks: readonly Look[],
+): Readonly<Partial<Record<SettingId, number>>> {
+  const found: Partial<Record<SettingId, number>> = {}
+  for (const group of looks) {
+    const spot = spotOfLook(frame, group)
+    const element = elementOfLook(group)
+    if (!spot) continue
+    const followed = featuresOf(element).map(
+      (feature) => traceFeature(spot, element, feature, 'rest').setting,
+    )
+    for (const setting of new Set(followed)) {
+      if (setting) found[setting] = (found[setting] ?? 0) + group.count
+    }
+  }
+  return found
 }

@@ -80,7 +80,7 @@ export function ColorChooser(props: ColorChooserProps) {
         aria-label={label}
         className="grid gap-1"
         style={{
-          gridTemplateColumns: `repeat(auto-fill, minmax(${many ? 28 : 38}px, 1fr))`,
+          gridTemplateColumns: `repeat(auto-fill, minmax(${many ? 28 : 34}px, 1fr))`,
         }}
       >
         {slots.map(({ id }) => (

@@ -11,7 +11,7 @@ jest.mock('../editor', () => ({ openAndTell: jest.fn() }))
 
 const { frame, pages } = demoSites[0]!
 const page = 'home' as PageId
-const opening: Selection = { doc: page, section: 'opening' as SectionId, facet: 'fill' }
+const opening: Selection = { doc: page, section: 'opening' as SectionId, property: 'fill' }
 
 function start() {
   let docs: SiteDocs = siteDocs(frame, pages)

@@ -72,7 +72,7 @@ export function duplicate(editor: Editor, selection: Selection): void {
     ...(before ? { before } : {}),
   })
   if (tell('Not duplicated', problem)) {
-    editor.show({ selection: { doc: pageId, section: copy.section.id, facet: 'fill' } })
+    editor.show({ selection: { doc: pageId, section: copy.section.id, property: 'fill' } })
     if (doc === 'frame') toast(`${found.name} is a part; the second one is this page’s own.`)
   }
 }
@@ -123,7 +123,9 @@ export function remove(editor: Editor, selection: Selection): void {
     const found = body.elements[element]!
     const next = list[at + 1] ?? list[at - 1] ?? into
     if (!tell('Not removed', editor.dispatch({ type: 'removeElement', doc, element }))) return
-    editor.show({ selection: { doc, section, ...(next ? { element: next } : { facet: 'fill' }) } })
+    editor.show({
+      selection: { doc, section, ...(next ? { element: next } : { property: 'fill' }) },
+    })
     toast(`${kindOf(found.kind).label} removed. Undo brings it back.`, { id: 'removed' })
     return
   }
@@ -141,7 +143,7 @@ export function remove(editor: Editor, selection: Selection): void {
   const problem = editor.dispatch({ type: 'removeSection', doc: pageId, section })
   if (!tell('Not removed', problem)) return
   editor.show({
-    selection: next && { doc: next.doc, section: next.section.id, facet: 'fill' },
+    selection: next && { doc: next.doc, section: next.section.id, property: 'fill' },
   })
   const told =
     doc === 'frame'
@@ -212,7 +214,7 @@ export async function copyToPage(
     // A part stands there as what it is.
     const failed = editor.dispatch({ type: 'placePart', doc: page, part: id })
     if (!tell('Not put there', failed)) return
-    editor.show({ selection: { doc, section: id, facet: 'fill' } })
+    editor.show({ selection: { doc, section: id, property: 'fill' } })
     toast(`Part ${section.name} stands on ${title} as well.`)
     return
   }
@@ -223,6 +225,6 @@ export async function copyToPage(
     elements: [...elements],
   })
   if (!tell('Not copied', problem)) return
-  editor.show({ selection: { doc: page, section: again.id, facet: 'fill' } })
+  editor.show({ selection: { doc: page, section: again.id, property: 'fill' } })
   toast(`${section.name} is copied to ${title}.`)
 }

@@ -25,7 +25,7 @@ export function keepPart(editor: Editor, { section }: Selection): void {
   const ids = newIdsIn(body, section)
   const problem = editor.dispatch({ type: 'keepPart', doc: pageId, section, part, ids })
   if (!tell('Not kept as a part', problem)) return
-  editor.show({ selection: { doc: 'frame', section: part, facet: 'fill' } })
+  editor.show({ selection: { doc: 'frame', section: part, property: 'fill' } })
   const { name } = editor.store.getState().docs.frame.body.sections[part]!
   toast(`${name} is a part now: “Add a section” puts it on other pages.`)
 }
@@ -37,7 +37,7 @@ export function loosenPart(editor: Editor, { section: part }: Selection): void {
   const ids = newIdsIn(docs.frame.body, part)
   const problem = editor.dispatch({ type: 'loosenPart', doc: pageId, part, section, ids })
   if (!tell('Not loosened', problem)) return
-  editor.show({ selection: { doc: pageId, section, facet: 'fill' } })
+  editor.show({ selection: { doc: pageId, section, property: 'fill' } })
   toast('It is this page’s own now: what is changed in it changes nowhere else.')
 }
 
@@ -47,6 +47,6 @@ export function placePart(editor: Editor, part: SectionId, before?: SectionId): 
   const place = before ? { before } : {}
   const problem = editor.dispatch({ type: 'placePart', doc, part, ...place })
   if (!tell('Not put here', problem)) return false
-  editor.show({ selection: { doc: 'frame', section: part, facet: 'fill' } })
+  editor.show({ selection: { doc: 'frame', section: part, property: 'fill' } })
   return true
 }

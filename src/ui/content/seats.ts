@@ -53,14 +53,14 @@ export function stepSeat(
 /** Puts an element into a seat of its document, and keeps it chosen there. */
 export function moveElementTo(
   editor: Editor,
-  { doc, facet }: Pick<Selection, 'doc' | 'facet'>,
+  { doc, property }: Pick<Selection, 'doc' | 'property'>,
   element: ElementId,
   to: Seat,
 ): void {
   const problem = editor.dispatch({ type: 'moveElement', doc, element, to })
   if (!tell('Not moved', problem)) return
   const { section } = to
-  editor.show({ selection: { doc, section, element, ...(facet ? { facet } : {}) } })
+  editor.show({ selection: { doc, section, element, ...(property ? { property } : {}) } })
 }
 
 /** What an element is dropped on: a section, or an element in one. */

@@ -6,7 +6,7 @@ import type { PageBandsEntry } from '@/core/payloads'
 import { spotsOnPage, type Spot } from '@/core/resolve'
 import type { RoleId } from '@/core/roles'
 import type { Body, Page, SiteDocs } from '@/core/site'
-import { bandsOf, looksOf, reachOf, type Look, type Reach } from '@/core/uses'
+import { bandsOf, looksOf, reachOf, settingReachOf, type Look, type Reach } from '@/core/uses'
 import { useEditor, useEditorState } from './context'
 import type { PageList } from './page-list'
 import { isAfterDark, type EditorState, type Selection } from './state'
@@ -44,6 +44,18 @@ export function useReach(): Reach {
   const docs = useDeferredValue(useEditorState((state) => state.docs))
   const otherLooks = useDeferredValue(useEditorState((state) => state.otherLooks))
   return useReachOf(docs, otherLooks, docs.frame.themes)
+}
+
+/** How many things follow each site-wide setting; counted after what was changed is drawn. */
+export function useSettingReach() {
+  const docs = useDeferredValue(useEditorState((state) => state.docs))
+  const otherLooks = useDeferredValue(useEditorState((state) => state.otherLooks))
+  const { styles, body, settings } = docs.frame
+  return useMemo(
+    () => settingReachOf(docs.frame, looksOfSite({ docs, otherLooks })),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- of the frame only these matter
+    [styles, body, settings, docs.pages, otherLooks],
+  )
 }
 
 /** What in the themes is hard to read, in either edition; found after what was changed is drawn. */

@@ -4,7 +4,7 @@ import type { PageId } from '@/core/site'
 import { createSync, type Surroundings } from '@/core/sync'
 import { siteClient, siteTransport } from './client'
 import { createPageList } from './page-list'
-import type { Editor, EditorState, ViewState } from './state'
+import { isSameThing, type Editor, type EditorState, type ViewState } from './state'
 
 /** What a window has not sent is kept beyond a reload of it. Where the browser keeps nothing, it lives in memory alone. */
 function surroundingsOf(siteId: string): Surroundings {
@@ -33,6 +33,12 @@ function surroundingsOf(siteId: string): Surroundings {
   }
 }
 
+/** What is chosen anew is chosen alone, and looked at at rest. */
+function forChosen({ selection }: ViewState, next: Partial<ViewState>): Partial<ViewState> {
+  if (!('selection' in next) || isSameThing(selection, next.selection)) return next
+  return { also: undefined, state: undefined, ...next }
+}
+
 /** One window on a site: the site, kept in step with the server, and what the window shows of it. */
 export function createEditor(site: LoadedSite, firstPage: LoadedPage): Editor {
   const client = siteClient(site.id)
@@ -49,7 +55,7 @@ export function createEditor(site: LoadedSite, firstPage: LoadedPage): Editor {
   }
   const store = createStore<EditorState>(() => ({ ...sync.getState(), ...view }))
   const pages = createPageList(client, site.pageCount)
-  const show = (next: Partial<ViewState>) => store.setState(next)
+  const show = (next: Partial<ViewState>) => store.setState(forChosen(store.getState(), next))
 
   async function openPage(pageId: PageId): Promise<Problem | undefined> {
     const problem = await sync.holdPage(pageId)

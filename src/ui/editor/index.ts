@@ -8,6 +8,7 @@ export {
   usePageList,
   useFailing,
   useReach,
+  useSettingReach,
   useShownDocs,
   useShownDocsBehind,
   useShownPage,
@@ -28,6 +29,6 @@ export type {
   ViewState,
   WordsPlace,
 } from './state'
-export { isAfterDark, targetOf } from './state'
+export { isAfterDark, isSameThing, targetOf } from './state'
 export { openAndTell, stepAndTell, stepWords } from './steps'
 export type { Clash, LostEdit, SaveState, Step } from '@/core/sync'

@@ -15,6 +15,7 @@ import type {
   ThemeId,
 } from '@/core/site'
 import type { InventoryEntry } from '@/core/sweep'
+import type { State } from '@/core/traits'
 import type { SiteSync, SyncState } from '@/core/sync'
 import type { FoundColor } from '@/workers/picture.worker'
 import type { SiteClient } from './client'
@@ -25,12 +26,17 @@ export interface Selection {
   readonly doc: DocId
   readonly section: SectionId
   readonly element?: ElementId
-  readonly facet?: string
+  /** One of its properties. */
+  readonly property?: string
 }
 
 /** What a selection is to those who decide how things look. */
 export const targetOf = ({ doc, section, element }: Selection): LookTarget =>
   element ? { doc, element } : { doc, section }
+
+/** Whether two selections are of one thing, whichever of its properties they are about. */
+export const isSameThing = (a: Selection | undefined, b: Selection | undefined): boolean =>
+  a?.doc === b?.doc && a?.section === b?.section && a?.element === b?.element
 
 /** Words of an element, by where they lie in its content. */
 export interface WordsPlace {
@@ -125,6 +131,10 @@ export type DeviceWidth = 'desktop' | 'tablet' | 'phone'
 export interface ViewState {
   readonly pageId: PageId
   readonly selection?: Selection
+  /** What is chosen besides, to be changed together with it. */
+  readonly also?: readonly Selection[]
+  /** The state in which what is chosen is looked at and decided; at rest where absent. */
+  readonly state?: State
   /** Where a section is being added: before another one, or last. */
   readonly adding?: { readonly before?: SectionId }
   /** The words that are edited where they stand. */

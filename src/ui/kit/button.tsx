@@ -20,7 +20,11 @@ export function Button({ look = 'plain', className = '', type = 'button', ...res
 
 /** Words of a button that only its icon stands for where the container is narrow; they are read aloud all the same. */
 export function WhereWide({ children }: { readonly children: ReactNode }) {
-  return <span className="sr-only @min-[800px]:not-sr-only">{children}</span>
+  return (
+    <span className="sr-only whitespace-nowrap @min-[800px]:not-sr-only @min-[800px]:whitespace-nowrap">
+      {children}
+    </span>
+  )
 }
 
 type IconButtonProps = ComponentProps<'button'> & {

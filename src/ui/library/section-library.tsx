@@ -128,7 +128,7 @@ function Ready({ before, group, search }: ChoiceProps & { readonly group: Filter
     if (problem) return void toast.error(`Not added: ${editProblemWords[problem]}.`)
     editor.show({
       adding: undefined,
-      selection: { doc: pageId, section: section.id, facet: 'fill' },
+      selection: { doc: pageId, section: section.id, property: 'fill' },
     })
   }
   if (shown.length === 0) return <NoneFound />

@@ -36,7 +36,7 @@ export function Outline() {
   }
   const choose = ({ doc, section, element }: OutlineRow) =>
     editor.show({
-      selection: element ? { doc, section, element } : { doc, section, facet: 'fill' },
+      selection: element ? { doc, section, element } : { doc, section, property: 'fill' },
     })
   const onKey = (event: KeyboardEvent, row: OutlineRow) => {
     const isOpen = open.has(rowKey(row))

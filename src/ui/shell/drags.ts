@@ -75,7 +75,7 @@ function bind(editor: Editor, slot: SlotId, target: Selection): void {
   const on = targetOf(target)
   const problem = editor.dispatch({
     type: 'setLooks',
-    settings: [{ on, key: target.facet!, state: 'rest', value: { slot } }],
+    settings: [{ on, key: target.property!, state: 'rest', value: { slot } }],
   })
   if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
   else editor.show({ selection: target })
@@ -106,5 +106,5 @@ export function drop(editor: Editor, event: DragEndEvent): void {
   const before = /^pan:(.+)$/.exec(over)?.[1]
   if (before) return moveSlotBefore(editor, slot, before === 'end' ? 'end' : slotId.parse(before))
   const target = slotTarget(editor, event)
-  if (target?.facet) bind(editor, slot, target)
+  if (target?.property) bind(editor, slot, target)
 }

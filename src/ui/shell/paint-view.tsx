@@ -86,13 +86,13 @@ export function PaintView() {
         <aside
           ref={inspector}
           aria-label="Trace"
-          className="min-h-0 overflow-y-auto border-l border-edge bg-panel"
+          className="row-span-2 min-h-0 overflow-y-auto border-l border-edge bg-panel"
         >
           {trial ? <TrialPanel trial={trial} /> : <TracePanel />}
         </aside>
-        <div className="col-span-3 grid min-w-0 grid-cols-[minmax(0,1fr)_340px] border-t border-edge bg-panel">
+        <div className="@container col-span-2 grid min-w-0 grid-cols-[minmax(0,1fr)_auto] border-t border-edge bg-panel">
           <Tray />
-          <div className="border-l border-edge">
+          <div className="w-35 border-l border-edge @min-[800px]:w-73">
             <WaysIn />
           </div>
         </div>

@@ -16,17 +16,17 @@ export function hitTest(
   const doc = docOfSection(section)
   const base = { doc, section: section.getAttribute('data-section') as SectionId }
   const holder = target.closest('[data-el]')
-  if (!holder) return { selection: { ...base, facet: 'fill' }, target: section }
+  if (!holder) return { selection: { ...base, property: 'fill' }, target: section }
   const id = holder.getAttribute('data-el') as ElementId
   const element = bodyOf(docs, doc)?.elements[id]
   const facets = facetsOf(element)
   if (!element || facets.length === 0)
-    return { selection: { ...base, facet: 'fill' }, target: section }
+    return { selection: { ...base, property: 'fill' }, target: section }
   const inPart = facets.find(
     ({ part }) => part && target.closest(`.${part}`) && holder.contains(target.closest(`.${part}`)),
   )
   const facet = inPart ?? facets.find(({ part }) => !part) ?? facets[0]!
-  return { selection: { ...base, element: id, facet: facet.key }, target: holder }
+  return { selection: { ...base, element: id, property: facet.key }, target: holder }
 }
 
 /** The box on the stage that stands for a selection. */

@@ -2,12 +2,14 @@ export { firstWords, placeOfWords } from './words-at'
 export { hitTest, selectedNode } from './hit-test'
 export { boxOf, type Box } from './outlines'
 export { findOverrule, type Overrule } from './overrule'
+export { previewEdit } from './preview-edit'
 export { previewColor } from './preview-color'
 export { previewTheme } from './preview-theme'
 export { Stage } from './stage'
 export { stageStore, type StageAccess } from './stage-access'
 export {
   createStageWriter,
+  holdState,
   slotPainter,
   unpaintSlot,
   unpointed,

@@ -13,11 +13,14 @@ interface OutlinesProps {
   readonly hover?: { readonly target: Element; readonly label: string }
 }
 
+const NONE: readonly Selection[] = []
+
 /** What is pointed at, what is chosen, where a slot would land, and all that a slot colours. */
 export function Outlines({ scale, hover }: OutlinesProps) {
   const docs = useEditorState((state) => state.docs)
   const pageId = useEditorState((state) => state.pageId)
   const selection = useEditorState((state) => state.selection)
+  const also = useEditorState((state) => state.also) ?? NONE
   const dropTarget = useEditorState((state) => state.dropTarget)
   const shownSlot = useEditorState((state) => state.shownSlot)
   const stage = useStore(stageStore, (state) => state.stage)
@@ -33,10 +36,11 @@ export function Outlines({ scale, hover }: OutlinesProps) {
       drawing,
       pointed: hover?.target.isConnected ? boxOf(hover.target) : undefined,
       selected: box(selection),
+      also: also.flatMap((each) => box(each) ?? []),
       drop: box(dropTarget),
       slot: stage && shownSlot ? boxesOfSlot(stage, docs, pageId, shownSlot) : [],
     }
-  }, [stage, drawing, hover, selection, dropTarget, shownSlot, docs, pageId])
+  }, [stage, drawing, hover, selection, also, dropTarget, shownSlot, docs, pageId])
 
   const place = ({ x, y, width, height }: Box) => ({
     left: x * scale,
@@ -49,6 +53,9 @@ export function Outlines({ scale, hover }: OutlinesProps) {
     <>
       {marks.slot.map((box, i) => (
         <Outline key={i} box={place(box)} look="slot" />
+      ))}
+      {marks.also.map((box, i) => (
+        <Outline key={i} box={place(box)} look="also" />
       ))}
       {marks.selected && <Outline box={place(marks.selected)} look="selected" />}
       {marks.pointed && !dropTarget && (
@@ -70,6 +77,7 @@ const OUTLINE = {
   slot: 'outline-2 outline-dashed outline-black ring-2 ring-white/80',
   hover: 'outline-1 outline-black ring-1 ring-white',
   selected: 'outline-2 outline-offset-2 outline-black ring-4 ring-white/90',
+  also: 'outline-2 outline-offset-2 outline-double outline-black ring-4 ring-white/90',
 } as const
 
 interface OutlineProps {

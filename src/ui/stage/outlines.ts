@@ -1,6 +1,6 @@
 import {
   coloredIn,
-  facetsOf,
+  propertiesOfThing,
   spotsOnPage,
   traceFacet,
   type ColoredThing,
@@ -35,7 +35,12 @@ function partsWith(stage: StageAccess, spot: Spot, slot: SlotId, thing: ColoredT
     .filter(({ state, chain, decidedBy }) => chain[decidedBy]!.state === state)
     .filter((trace) => trace.slot === slot && trace.color?.alpha !== 0)
   if (traces.length === 0) return []
-  const where = { doc: spot.doc, section: spot.section.id, element: element?.id, facet: facet.key }
+  const where = {
+    doc: spot.doc,
+    section: spot.section.id,
+    element: element?.id,
+    property: facet.key,
+  }
   const node = selectedNode(stage.document, where)
   const parts = node ? partsOf(node, facet) : []
   return parts.filter((part) => traces.some((trace) => !isOverruled(stage, part, trace)))
@@ -60,11 +65,11 @@ export function boxesOfSlot(
 /** What a selection is, in a few words: `Main button · fill`. */
 export function selectionLabel(
   docs: SiteDocs,
-  { doc, section, element, facet }: Selection,
+  { doc, section, element, property }: Selection,
 ): string {
   const body = bodyOf(docs, doc)
   const found = element ? body?.elements[element] : undefined
-  const colored = facetsOf(found).find(({ key }) => key === facet)?.label ?? ''
+  const told = propertiesOfThing(found).find(({ key }) => key === property)?.label ?? ''
   const name = found ? kindOf(found.kind).label : (body?.sections[section]?.name ?? '')
-  return `${name} · ${colored.toLowerCase()}`
+  return told ? `${name} · ${told.toLowerCase()}` : name
 }

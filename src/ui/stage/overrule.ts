@@ -1,6 +1,7 @@
 import { colorOf, sameColor } from '@/core/color'
-import { cssProperty, type Facet } from '@/core/elements'
+import { cssProperty, type Feature } from '@/core/elements'
 import type { Trace } from '@/core/resolve'
+import { traits, type State } from '@/core/traits'
 import type { Selection } from '../editor'
 import { selectedNode } from './hit-test'
 import type { StageAccess } from './stage-access'
@@ -51,7 +52,7 @@ function otherThan(stage: StageAccess, node: HTMLElement, { facet, color, state 
 }
 
 /** The parts of a thing on the stage that a facet paints; none where it has no such part just now. */
-export function partsOf(node: HTMLElement, { part }: Facet): HTMLElement[] {
+export function partsOf(node: HTMLElement, { part }: { readonly part?: string }): HTMLElement[] {
   return part ? [...node.querySelectorAll<HTMLElement>(`.${part}`)] : [node]
 }
 
@@ -61,19 +62,43 @@ export function isOverruled(stage: StageAccess, node: HTMLElement, trace: Trace)
   return other !== undefined && ruleFor(stage, node, other.property) !== undefined
 }
 
+/** What is asked about: a colour by its trace, any other property by the feature that it is. */
+export type Asked = { readonly color: Trace } | { readonly feature: Feature; readonly state: State }
+
+/** What custom CSS makes of a property that is no colour: found by reading it with the sheet and without. */
+function overruledFeature(stage: StageAccess, node: HTMLElement, { trait }: Feature) {
+  const { property } = traits[trait]
+  const sheet = stage.writer.customSheet()
+  if (!sheet || !ruleFor(stage, node, property)) return undefined
+  const read = () =>
+    node.ownerDocument.defaultView!.getComputedStyle(node).getPropertyValue(property)
+  const computed = unpointed(stage.document, read)
+  sheet.disabled = true
+  const without = unpointed(stage.document, read)
+  sheet.disabled = false
+  return computed === without ? undefined : { computed, property }
+}
+
 /**
- * Compares what the core resolves with what the browser computes at rest.
- * They differ only where custom CSS, or a snippet's own style, overrules.
+ * Whether custom CSS, or a snippet's own style, has the last word over what was decided for
+ * something at rest; and which line of it.
  */
 export function findOverrule(
   stage: StageAccess,
   selection: Selection,
-  trace: Trace,
+  asked: Asked,
   customCss: string,
 ): Overrule | undefined {
   const thing = selectedNode(stage.document, selection)
-  const [node] = thing ? partsOf(thing, trace.facet) : []
-  const other = node && otherThan(stage, node, trace)
+  const part = 'color' in asked ? asked.color.facet : asked.feature
+  const [node] = thing ? partsOf(thing, part) : []
+  if (!node) return undefined
+  const other =
+    'color' in asked
+      ? otherThan(stage, node, asked.color)
+      : asked.state === 'rest'
+        ? overruledFeature(stage, node, asked.feature)
+        : undefined
   if (!other) return undefined
   const { computed, property } = other
   const rule = ruleFor(stage, node, property)

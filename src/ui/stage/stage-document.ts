@@ -1,20 +1,37 @@
 import {
   inEditor,
   inParts,
-  pageCss,
+  layerSources,
+  pageCssLayer,
   pageCssLayers,
   renderSections,
+  sectionSources,
   shadesInUse,
   shadesOnPages,
   slotProperties,
   slotProperty,
+  type PageCssLayer,
   type WrittenSection,
 } from '@/core/render'
 import type { DocId, PageId, SiteDocs, SlotId } from '@/core/site'
+import { statesBehind, type State } from '@/core/traits'
 
-/** The pointer never reaches into the stage, so its hover is an attribute that the editor sets. */
+/** The pointer never reaches into the stage, so what it is over is an attribute that the editor sets. */
 const pointed = 'data-pointed'
-const withPointed = (css: string) => css.replaceAll(/:hover\b/g, `[${pointed}]`)
+
+/** States that something is held in while they are looked at or decided. */
+const held = 'data-held'
+
+/** Each state as the attributes that stand for it on the stage, of the same weight. */
+const IN_STATE: ReadonlyArray<readonly [RegExp, string]> = [
+  [/:hover\b/g, `:is([${pointed}], [${held}~="hover"])`],
+  [/:focus-visible\b/g, `[${held}~="focus"]`],
+  [/:active\b/g, `[${held}~="pressed"]`],
+  [/:disabled\b/g, `[${held}~="disabled"]`],
+]
+
+const withStates = (css: string): string =>
+  IN_STATE.reduce((text, [state, attribute]) => text.replaceAll(state, attribute), css)
 
 /** Says of a section which document it comes from. */
 const fromDoc = 'data-doc'
@@ -28,12 +45,19 @@ interface Written {
   readonly html: string
 }
 
+/** A page as it is asked to be drawn. */
+interface Drawing {
+  readonly siteId: string
+  readonly docs: SiteDocs
+  readonly pageId: PageId
+}
+
 /** Writes a page into the stage's document, touching only what differs from what it holds. */
 export function createStageWriter(stage: Document) {
   const written = new Map<string, Written>()
   /** What was asked to be drawn last. */
-  let last: { siteId: string; docs: SiteDocs; pageId: PageId } | undefined
-  let held: Element | undefined
+  let last: Drawing | undefined
+  let kept: Element | undefined
   const styles = new Map<string, HTMLStyleElement>()
 
   function writeLayer(name: string, css: string): void {
@@ -75,7 +99,7 @@ export function createStageWriter(stage: Document) {
       const key = `${doc}/${id}`
       const known = before.get(key)
       before.delete(key)
-      const stays = known && (known.html === html || known.node === held)
+      const stays = known && (known.html === html || known.node === kept)
       const node = stays ? known.node : nodeOf(section)
       if (known && !stays) {
         if (known.node === next) next = next.nextElementSibling
@@ -98,17 +122,33 @@ export function createStageWriter(stage: Document) {
     for (const { node } of known.values()) node.remove()
   }
 
-  const draw = () => {
-    // A frame that was taken away has no page any more.
-    if (!last || !stage.defaultView) return
-    const { siteId, docs, pageId } = last
+  /** What each layer, and the sections, were written from last. */
+  const drawn: Partial<Record<PageCssLayer | 'sections', readonly unknown[]>> = {}
+
+  /** Whether something has to be written, for it is made from other things than last time. */
+  function isOther(name: PageCssLayer | 'sections', sources: readonly unknown[]): boolean {
+    const before = drawn[name]
+    drawn[name] = sources
+    return before?.length !== sources.length || before.some((each, i) => each !== sources[i])
+  }
+
+  function show({ siteId, docs, pageId }: Drawing): void {
     const page = docs.pages[pageId]
     if (!page) return
     const where = inEditor(siteId, docs.pictures)
-    const css = pageCss(docs, page, where)
     writeLayer('still', still)
-    for (const layer of pageCssLayers) writeLayer(layer, withPointed(css[layer]))
-    writeSections(renderSections(docs, pageId, where))
+    for (const layer of pageCssLayers) {
+      if (!isOther(layer, layerSources[layer](docs, page))) continue
+      writeLayer(layer, withStates(pageCssLayer(layer, docs, page, where)))
+    }
+    if (isOther('sections', sectionSources(docs, page))) {
+      writeSections(renderSections(docs, pageId, where))
+    }
+  }
+
+  const draw = () => {
+    // A frame that was taken away has no page any more.
+    if (last && stage.defaultView) show(last)
   }
 
   return {
@@ -116,15 +156,20 @@ export function createStageWriter(stage: Document) {
       last = { siteId, docs, pageId }
       draw()
     },
+    /** Shows the page as it would be, made from how it is shown now; as that, where it is the same. */
+    tryOn(change: (docs: SiteDocs) => SiteDocs): void {
+      if (last && stage.defaultView) show({ ...last, docs: change(last.docs) })
+    },
     /** Leaves a section alone, whatever becomes of it, for as long as somebody writes in it. */
     hold(section: Element): void {
-      held = section
+      kept = section
     },
     letGo(): void {
-      const key = [...written].find(([, { node }]) => node === held)?.[0]
+      const key = [...written].find(([, { node }]) => node === kept)?.[0]
       // What was written in it is none of ours.
-      if (key) written.set(key, { node: held!, html: '' })
-      held = undefined
+      if (key) written.set(key, { node: kept!, html: '' })
+      kept = undefined
+      drawn.sections = undefined
       draw()
     },
     /** The style element of the custom CSS, to find the rule that overrules a decision. */
@@ -145,9 +190,9 @@ export function slotPainter(stage: Document, docs: SiteDocs, pageId: PageId) {
   const inUse = shadesInUse(frame, shadesOnPages(page ? [page] : []))
   const { style } = stage.documentElement
   return (slot: SlotId, value: string): void => {
-    const held = frame.palette.slots[slot]
-    if (!held) return
-    const palette = { slots: { [slot]: { ...held, value } } }
+    const painted = frame.palette.slots[slot]
+    if (!painted) return
+    const palette = { slots: { [slot]: { ...painted, value } } }
     for (const [property, css] of slotProperties(palette, slot, inUse.get(slot)?.values())) {
       style.setProperty(property, css)
     }
@@ -176,11 +221,28 @@ export function markPointed(stage: Document, target: Element | null): void {
   for (const node of path) node.setAttribute(pointed, '')
 }
 
-/** Reads something from the stage as it is with no pointer over it. */
+/** Holds an element, and what belongs to it, in a state for as long as it is looked at; at rest, in none. */
+export function holdState(stage: Document, target: HTMLElement | null, state: State): void {
+  for (const node of stage.querySelectorAll(`[${held}]`)) node.removeAttribute(held)
+  const states = statesBehind[state].filter((each) => each !== 'rest').join(' ')
+  if (!target || !states) return
+  target.setAttribute(held, states)
+  for (const node of target.querySelectorAll('*')) {
+    if (node.closest('[data-el]') === target) node.setAttribute(held, states)
+  }
+}
+
+/** Reads something from the stage as it is at rest, with no pointer over it. */
 export function unpointed<T>(stage: Document, read: () => T): T {
-  const marked = [...stage.querySelectorAll(`[${pointed}]`)]
-  for (const node of marked) node.removeAttribute(pointed)
+  const marked = [pointed, held].flatMap((name) =>
+    [...stage.querySelectorAll(`[${name}]`)].map((node) => ({
+      node,
+      name,
+      text: node.getAttribute(name)!,
+    })),
+  )
+  for (const { node, name } of marked) node.removeAttribute(name)
   const value = read()
-  for (const node of marked) node.setAttribute(pointed, '')
+  for (const { node, name, text } of marked) node.setAttribute(name, text)
   return value
 }

@@ -11,7 +11,14 @@ import {
   type RefObject,
 } from 'react'
 import { useStore } from 'zustand'
-import { useEditor, useEditorState, useShownDocs, type DeviceWidth } from '../editor'
+import {
+  isSameThing,
+  useEditor,
+  useEditorState,
+  useShownDocs,
+  type DeviceWidth,
+  type Selection,
+} from '../editor'
 import { BeforePage } from './before-page'
 import { hitTest, selectedNode } from './hit-test'
 import { Outlines } from './outline-layer'
@@ -56,6 +63,10 @@ function useInSight(frame: RefObject<HTMLDivElement | null>, scale: number): voi
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key])
 }
+
+/** Selections but for those of one thing. */
+const without = (all: readonly Selection[], thing: Selection) =>
+  all.filter((each) => !isSameThing(each, thing))
 
 /** Draws the page into the stage after each change of it. */
 function useDrawing(width: number): void {
@@ -140,7 +151,23 @@ export function Stage({ onKey, children }: StageProps) {
     const next = stepTo(walkable(docs, pageId), selection, event.key)
     if (!next) return
     event.preventDefault()
-    editor.show({ selection: next })
+    const { also = [] } = editor.store.getState()
+    const isMore = event.shiftKey && selection?.element && next.element
+    editor.show({
+      selection: next,
+      ...(isMore ? { also: without([...also, selection], next) } : {}),
+    })
+  }
+  const choose = (event: PointerEvent<HTMLDivElement>) => {
+    const { selection, also = [] } = editor.store.getState()
+    const found = hit(event)?.selection
+    const isMore = event.shiftKey && found?.element && selection?.element
+    if (!isMore) return editor.show({ selection: found })
+    // The one that was chosen last is what the panel tells of; once more leaves it out again.
+    const others = without([selection, ...also], found)
+    const isChosen = others.length < also.length + 1
+    const [first, ...rest] = isChosen ? others : [found, ...others]
+    editor.show({ selection: first ?? found, also: rest })
   }
   useInSight(frame, scale)
   const leave = () => {
@@ -170,7 +197,7 @@ export function Stage({ onKey, children }: StageProps) {
         )}
         <div
           ref={layer}
-          className={`absolute inset-0 cursor-crosshair -outline-offset-2 ${isWriting ? 'pointer-events-none' : ''}`}
+          className={`absolute inset-0 cursor-crosshair -outline-offset-2 select-none ${isWriting ? 'pointer-events-none' : ''}`}
           data-testid="stage"
           role="group"
           tabIndex={0}
@@ -180,11 +207,7 @@ export function Stage({ onKey, children }: StageProps) {
           onPointerMove={point}
           onPointerLeave={leave}
           onDoubleClick={write}
-          onClick={(event) =>
-            editor.show({
-              selection: hit(event as unknown as PointerEvent<HTMLDivElement>)?.selection,
-            })
-          }
+          onClick={(event) => choose(event as unknown as PointerEvent<HTMLDivElement>)}
         >
           <Outlines scale={scale} hover={hover} />
           <p className="sr-only" aria-live="polite">

@@ -12,7 +12,7 @@ import {
 import { unshifted } from '@/core/palette'
 import { slotsInOrder } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
-import { Button, IconButton } from '../kit'
+import { Button, IconButton, WhereWide } from '../kit'
 import { useBasis } from './basis'
 import { firstOthers } from './others'
 import {
@@ -37,7 +37,7 @@ export function WaysIn() {
   return (
     <section
       aria-label="Studies and ways in"
-      className="flex h-full flex-col gap-1.5 overflow-y-auto px-3.5 py-2"
+      className="flex h-full flex-col gap-1.5 overflow-y-auto px-2.5 py-2"
     >
       <div className="flex flex-wrap items-center gap-1.5">
         <h2 className="mr-1 font-semibold">Studies</h2>
@@ -49,7 +49,11 @@ export function WaysIn() {
         >
           <Columns3 size={15} />
         </IconButton>
-        {studies.length === 0 && <span className="text-soft">none kept yet</span>}
+        {studies.length === 0 && (
+          <span className="text-soft">
+            <WhereWide>none kept yet</WhereWide>
+          </span>
+        )}
         {studies.map((study) => (
           <button
             key={study.id}
@@ -67,31 +71,37 @@ export function WaysIn() {
           </button>
         ))}
       </div>
-      <div className="grid grid-cols-3 gap-1.5 [&_button]:h-7 [&_button]:gap-1.5 [&_button]:px-1.5 [&_button]:text-[12px]">
+      <div className="grid grid-cols-3 gap-1.5 [&_button]:h-7 [&_button]:gap-1 [&_button]:px-1 [&_button]:text-[11.5px]">
         <Button onClick={() => open(trialOfEmptyList(basis))}>
-          <ClipboardList size={15} /> List or file
+          <ClipboardList size={14} />
+          <WhereWide>List or file</WhereWide>
         </Button>
         <Button
           onClick={() =>
             open(trialOfPicture(basis, undefined, [], Math.min(6, palette.order.length || 6)))
           }
         >
-          <Image size={15} /> A picture
+          <Image size={14} />
+          <WhereWide>A picture</WhereWide>
         </Button>
         <Button onClick={() => open(trialOfHarmony(basis, vivid, 'complementary'))}>
-          <Sparkle size={15} /> One colour
+          <Sparkle size={14} />
+          <WhereWide>One colour</WhereWide>
         </Button>
         <Button onClick={() => open(trialOfReadyMade(basis))}>
-          <Library size={15} /> Ready-made
+          <Library size={14} />
+          <WhereWide>Ready-made</WhereWide>
         </Button>
         <Button onClick={() => open(firstOthers(palette))}>
-          <LayoutGrid size={15} /> Eight others
+          <LayoutGrid size={14} />
+          <WhereWide>Eight others</WhereWide>
         </Button>
         <Button
           disabled={palette.order.length === 0}
           onClick={() => open(trialOfShift(palette, unshifted, []))}
         >
-          <SunMedium size={15} /> Brighter …
+          <SunMedium size={14} />
+          <WhereWide>Brighter …</WhereWide>
         </Button>
       </div>
     </section>

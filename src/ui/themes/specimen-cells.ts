@@ -46,12 +46,12 @@ function coloredByThemes(docs: SiteDocs, state: SpecimenState): Colored[] {
 export function cellOfSelection(
   docs: SiteDocs,
   state: SpecimenState,
-  { section, element, facet }: Selection,
+  { section, element, property }: Selection,
 ): Cell | undefined {
   const there = coloredByThemes(docs, state).filter(
     (each) => each.spot.section.id === section && each.element?.id === element,
   )
-  return (there.find((each) => each.facet.key === facet) ?? there[0])?.cell
+  return (there.find((each) => each.facet.key === property) ?? there[0])?.cell
 }
 
 /** The cells that the specimen shows, as rows and columns to walk in: roles in the order of the page. */

@@ -2,27 +2,27 @@
 
 import { useRouter } from 'next/navigation'
 import { writeHex } from '@/core/color'
-import { paintWords } from '@/core/edit'
-import type { Decider, Trace } from '@/core/resolve'
-import { baseStyle } from '@/core/elements'
+import { valueWords } from '@/core/edit'
+import { baseStyle, isFeature } from '@/core/elements'
+import type { Decider } from '@/core/resolve'
 import { roleName } from '@/core/roles'
-import { settings } from '@/core/traits'
-import { isColor, slotName, type Paint, type SiteDocs } from '@/core/site'
+import { isColor, slotName, type Paint } from '@/core/site'
+import { settings, stateWords } from '@/core/traits'
 import { useEditor, useEditorState } from '../editor'
 import { Swatch } from '../kit'
 import { decisionHex } from '../look'
 import type { Overrule } from '../stage'
+import type { Traced } from './traced'
 
 interface ChainProps {
-  readonly trace: Trace
+  readonly trace: Traced
   readonly thing: string
   readonly overrule?: Overrule
 }
 
-function paintColor(paint: Paint, docs: SiteDocs): string {
-  if (isColor(paint)) return decisionHex(docs.frame.palette, paint)
-  return 'transparent'
-}
+/** Who can say nothing is told only where it is the first that one would ask. */
+const isTold = ({ set, at, state }: Decider, i: number, trace: Traced): boolean =>
+  set !== undefined || i === 0 || (at === 'style' && state === trace.state)
 
 /** The thread of decisions, nearest first: the one that counts raised, the overruled ones struck through. */
 export function Chain({ trace, thing, overrule }: ChainProps) {
@@ -31,69 +31,86 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
   const docs = useEditorState((state) => state.docs)
   const siteId = useEditorState((state) => state.siteId)
   const { palette, themes, styles } = docs.frame
+  const { property, color, state } = trace
 
-  const told = (decider: Decider<Paint>): string => {
-    const under = trace.state === 'hover' && decider.state === 'rest' ? ', at rest' : ''
+  const told = (decider: Decider): string => {
+    const words = stateWords[decider.state]
+    const when = decider.state === state ? '' : words ? `, ${words}` : ', at rest'
     switch (decider.at) {
       case 'element':
-        return `This ${thing}${under}`
+        return `This ${thing}${when}`
       case 'section':
-        return `This section${under}`
+        return `This section${when}`
       case 'base':
-        return `All of ${baseStyle(decider.style)?.label ?? decider.style}${under}`
+        return `Every ${(baseStyle(decider.style)?.label ?? decider.style).toLowerCase()}${when}`
       case 'setting':
-        return `Site-wide: ${settings[decider.setting].label}`
+        return 'Site-wide'
       case 'usual':
-        return `Usual for it`
+        return `Usual for a ${thing}${when}`
       case 'style':
-        return `Element style ${styles[decider.style]?.name ?? decider.style}${under}`
+        return `Element style ${styles[decider.style]?.name ?? decider.style}${when}`
       case 'theme':
-        return `Theme ${themes.byId[decider.theme]?.name}, role ${roleName(decider.role).toLowerCase()}${under}`
+        return `Theme ${themes.byId[decider.theme]?.name}, role ${roleName(decider.role).toLowerCase()}${when}`
     }
   }
 
-  const openRole = (decider: Decider<Paint>) => {
+  const openRole = (decider: Decider) => {
     if (decider.at !== 'theme') return
     editor.show({ sheetCells: { roles: [decider.role], themes: [decider.theme] } })
     router.push(`/sites/${siteId}/themes`)
   }
-
-  const slotNumber = trace.slot ? palette.order.indexOf(trace.slot) + 1 : 0
+  const patch = (set: Decider['set']): string | undefined => {
+    if (isFeature(property) || set === undefined) return undefined
+    return isColor(set as Paint) ? decisionHex(palette, set as never) : 'transparent'
+  }
+  const slotNumber = color?.slot ? palette.order.indexOf(color.slot) + 1 : 0
+  const source = trace.setting && trace.chain[trace.decidedBy]?.at !== 'setting' && trace.setting
 
   return (
-    <ol className="relative grid gap-1 before:absolute before:top-5 before:bottom-6 before:left-[15px] before:w-px before:bg-edge-strong">
+    <ol className="grid gap-0.5">
       {overrule && (
         <Link
-          color={overrule.computed}
           kind="counts"
+          color={isFeature(property) ? undefined : overrule.computed}
           told={`Custom CSS${overrule.line ? `, line ${overrule.line}` : ''} has the last word`}
           what={overrule.selector ?? 'a style of its own'}
           code={overrule.computed}
         />
       )}
       {trace.chain.map((decider, i) => {
+        if (!isTold(decider, i, trace)) return null
         const counts = i === trace.decidedBy && !overrule
         const { set } = decider
         return (
           <Link
             key={i}
-            color={set ? paintColor(set, docs) : undefined}
-            kind={counts ? 'counts' : set ? 'overruled' : 'silent'}
+            kind={counts ? 'counts' : set === undefined ? 'silent' : 'overruled'}
+            color={patch(set)}
             told={told(decider)}
-            what={set ? paintWords(set, docs) : 'sets nothing'}
+            what={set === undefined ? 'sets nothing' : valueWords(property, set, docs)}
+            code={
+              decider.at === 'setting' ? settings[decider.setting].label.toLowerCase() : undefined
+            }
             onOpen={decider.at === 'theme' ? () => openRole(decider) : undefined}
             openLabel="Open on the theme sheet"
           />
         )
       })}
-      {trace.slot && trace.color && (
+      {source && (
         <Link
-          color={writeHex(trace.color)}
           kind="source"
+          told={settings[source].label}
+          what={String(docs.frame.settings[source])}
+        />
+      )}
+      {color?.slot && color.color && (
+        <Link
+          kind="source"
+          color={writeHex(color.color)}
           told={`Slot ${slotNumber} in the palette`}
-          what={slotName(palette, trace.slot)}
-          code={palette.slots[trace.slot]?.value ?? 'empty'}
-          onOpen={() => editor.show({ openSlot: trace.slot })}
+          what={slotName(palette, color.slot)}
+          code={palette.slots[color.slot]?.value ?? 'empty'}
+          onOpen={() => editor.show({ openSlot: color.slot })}
           openLabel="Edit the slot"
         />
       )}
@@ -101,9 +118,17 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
   )
 }
 
+/** The decision that counts is a full square, the others are empty ones. */
+const Dot = ({ full }: { readonly full: boolean }) => (
+  <span
+    aria-hidden
+    className={`size-3 shrink-0 rounded-[3px] border-[1.5px] border-current ${full ? 'bg-current' : ''}`}
+  />
+)
+
 interface LinkProps {
-  readonly color?: string
   readonly kind: 'counts' | 'overruled' | 'silent' | 'source'
+  readonly color?: string
   readonly told: string
   readonly what: string
   readonly code?: string
@@ -111,27 +136,27 @@ interface LinkProps {
   readonly openLabel?: string
 }
 
-function Link({ color, kind, told, what, code, onOpen, openLabel }: LinkProps) {
-  const raised = kind === 'counts'
+function Link({ kind, color, told, what, code, onOpen, openLabel }: LinkProps) {
+  const counts = kind === 'counts'
   return (
     <li
       data-link={kind}
-      className={`relative flex items-start gap-2.5 rounded-md px-2 py-1 ${raised ? 'border border-edge-strong/60 bg-raised shadow-sm' : ''}`}
+      className={`flex items-center gap-2 rounded-md px-1.5 py-0.5 ${counts ? 'bg-well' : ''} ${kind === 'silent' ? 'text-soft' : ''}`}
     >
-      {color ? (
-        <Swatch color={color} className="mt-0.5" />
+      {kind === 'source' ? (
+        <span aria-hidden className="w-3 shrink-0 text-center text-soft">
+          ↳
+        </span>
       ) : (
-        <span
-          aria-hidden
-          className="mt-0.5 size-4 shrink-0 rounded-[3px] border border-dashed border-edge-strong bg-panel"
-        />
+        <Dot full={counts} />
       )}
       <span className="min-w-0 flex-1">
-        <span className="block text-xs text-soft">{told}</span>
+        <span className={counts ? 'font-semibold' : ''}>{told}</span>{' '}
         <span
-          className={`block truncate ${kind === 'overruled' ? 'line-through' : ''} ${kind === 'silent' ? 'text-soft' : 'font-semibold'}`}
+          className={kind === 'overruled' ? 'text-soft line-through' : counts ? '' : 'text-soft'}
         >
-          {what} {code && <span className="code font-normal">{code}</span>}
+          {color && <Swatch color={color} size={11} className="mr-1 translate-y-px" />}
+          {what} {code && <span className="code text-[11px]">{code}</span>}
         </span>
       </span>
       {onOpen && (
@@ -140,7 +165,7 @@ function Link({ color, kind, told, what, code, onOpen, openLabel }: LinkProps) {
           onClick={onOpen}
           title={openLabel}
           aria-label={`${openLabel}: ${what}`}
-          className="self-center rounded border border-edge-strong/60 px-1.5 py-0.5 text-[11px] hover:bg-hover"
+          className="shrink-0 rounded border border-edge-strong/60 px-1.5 text-[11px] hover:bg-hover"
         >
           open
         </button>

@@ -1,68 +1,79 @@
 'use client'
 
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
-import type { Edit } from '@/core/edit'
-import type { Spot, Trace } from '@/core/resolve'
+import { type Edit } from '@/core/edit'
 import { hasFollowers } from '@/core/generate'
-import { isColor, type ColorDecision, type SiteElement } from '@/core/site'
+import type { Spot } from '@/core/resolve'
+import {
+  isColor,
+  type ColorDecision,
+  type LookValue,
+  type Paint,
+  type SiteElement,
+  type TraitValue,
+} from '@/core/site'
 import { ColorChooser, FollowersOffer } from '../color'
 import {
   isAfterDark,
-  targetOf,
   useEditor,
   useEditorState,
   useReach,
+  useSettingReach,
   type Selection,
 } from '../editor'
 import { Button, Choice, Choices } from '../kit'
+import { TraitEditor } from '../looks'
+import { previewEdit } from '../stage'
 import { editProblemWords } from '../words'
 import { afterDarkEdit } from './after-dark-edit'
 import { withFollowers } from './following'
-import { reachOptions, roleOf, type ReachOption } from './reaches'
+import { LookDeeds } from './look-deeds'
+import { reachOptions, roleOf, usualReach, type ReachOption } from './reaches'
+import { isFeature } from '@/core/elements'
+import type { Traced } from './traced'
 
 interface ChangeForProps {
   readonly spot: Spot
   readonly selection: Selection
   readonly element?: SiteElement
-  readonly trace: Trace
+  readonly trace: Traced
 }
 
-/** How far a change shall reach, with counts, and the palette to change it to. */
+const NOBODY: readonly Selection[] = []
+
+/** How far a change shall reach, with counts, and what to change it to. */
 export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
   const editor = useEditor()
   const reach = useReach()
+  const settingReach = useSettingReach()
+  const also = useEditorState((state) => state.also) ?? NOBODY
   const dark = useEditorState(isAfterDark)
-  const options = reachOptions(spot.docs, selection, spot.theme.id, element, trace, reach)
   const along = useEditorState((state) => state.goAlong)
-  const [pointed, setPointed] = useState<ColorDecision>()
-  const role = roleOf(trace, element)
-  const [wanted, setWanted] = useState<ReachOption['key']>()
-  const usual = options[trace.decidedBy === 0 ? 0 : options.findIndex(({ key }) => key === 'role')]!
-  const option = options.find(({ key }) => key === wanted) ?? usual
-  const own = trace.chain[0]?.set && trace.chain[0].state === trace.state
+  const [wanted, setWanted] = useState<string>()
+  const options = reachOptions({ spot, selection, also, element, trace, reach, settingReach })
+  const several = options.find(({ kind }) => kind === 'chosen')
+  const option = options.find(({ key }) => key === wanted) ?? several ?? usualReach(options, trace)
+  // What was tried on is gone with whoever tried it.
+  useEffect(() => () => previewEdit(undefined), [])
 
+  const whole = (edit: Edit) => {
+    const followed = along && trace.color ? withFollowers(edit, spot, element, trace) : edit
+    return dark ? afterDarkEdit(followed, spot) : followed
+  }
   const run = (edit: Edit) => {
-    const whole = along ? withFollowers(edit, spot, element, trace) : edit
-    const problem = editor.dispatch(dark ? afterDarkEdit(whole, spot) : whole)
+    previewEdit(undefined)
+    const problem = editor.dispatch(whole(edit))
     if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
   }
-  const openSlot = () => editor.show({ openSlot: trace.slot })
-  const backToTheme = () => {
-    const { facet, state } = trace
-    run({
-      type: 'setLooks',
-      settings: [{ on: targetOf(selection), key: facet.key, state, value: null }],
-    })
-  }
+  const openSlot = () => editor.show({ openSlot: trace.color?.slot })
 
   return (
-    <div className="grid gap-2.5">
-      <h3 className="text-xs font-semibold text-soft">Change it for</h3>
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2.5">
       <Choices
         label="Change it for"
         value={option.key}
-        onChange={(key) => setWanted(key as ReachOption['key'])}
+        onChange={setWanted}
         className="overflow-hidden rounded-md border border-edge-strong/60"
       >
         {options.map((each) => (
@@ -71,23 +82,26 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
             value={each.key}
             // By pointer the slot opens at once; arrow keys only pass by.
             onClick={(event) => {
-              if (each.key === 'slot' && event.detail > 0) openSlot()
+              if (each.kind === 'slot' && event.detail > 0) openSlot()
             }}
-            className="flex w-full items-center justify-between gap-2 border-b border-edge bg-raised px-2.5 py-1.5 text-left last:border-b-0 hover:bg-hover aria-checked:bg-strong aria-checked:text-on-strong"
+            className="flex w-full items-center justify-between gap-2 border-b border-edge bg-raised px-2.5 py-1 text-left last:border-b-0 hover:bg-hover aria-checked:bg-strong aria-checked:text-on-strong"
           >
-            <span className="truncate">{each.label}</span>
+            <span className="truncate" title={each.label}>
+              {each.label}
+            </span>
             <span className="code">{each.count}</span>
           </Choice>
         ))}
       </Choices>
       {option.edit ? (
-        <ColorChooser
+        <Setting
           key={option.key}
-          onPoint={setPointed}
-          label={`Colour for ${option.label}`}
-          value={option.value}
-          present={isColor(trace.paint) ? trace.paint : undefined}
-          onChoose={(decision) => run(option.edit!(decision))}
+          option={option}
+          trace={trace}
+          spot={spot}
+          element={element}
+          onDrag={(value) => previewEdit(whole(option.edit!(value)))}
+          onChoose={(value) => run(option.edit!(value))}
         />
       ) : (
         <div className="grid justify-items-start gap-2">
@@ -95,19 +109,55 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
           <Button onClick={openSlot}>Open the slot in the tray</Button>
         </div>
       )}
-      {option.edit && element && hasFollowers(role) && (
+      <LookDeeds option={option} options={options} trace={trace} onRun={run} />
+    </div>
+  )
+}
+
+interface SettingProps {
+  readonly option: ReachOption
+  readonly trace: Traced
+  readonly spot: Spot
+  readonly element?: SiteElement
+  readonly onDrag: (value: LookValue) => void
+  readonly onChoose: (value: LookValue) => void
+}
+
+/** What a property is set with: the palette for colours, an editor of its own for all else. */
+function Setting({ option, trace, spot, element, onDrag, onChoose }: SettingProps) {
+  const [pointed, setPointed] = useState<ColorDecision>()
+  const { property } = trace
+  if (isFeature(property)) {
+    return (
+      <TraitEditor
+        trait={property.trait}
+        label={property.label}
+        value={(option.value ?? trace.value) as TraitValue | undefined}
+        onDrag={onDrag}
+        onChoose={onChoose}
+      />
+    )
+  }
+  const held = option.value as Paint | undefined
+  const paint = trace.value as Paint
+  const role = roleOf(trace, element)
+  return (
+    <>
+      <ColorChooser
+        onPoint={setPointed}
+        label={`Colour for ${option.label}`}
+        value={held && isColor(held) ? held : undefined}
+        present={isColor(paint) ? paint : undefined}
+        onChoose={onChoose}
+      />
+      {element && hasFollowers(role) && (
         <FollowersOffer
           palette={spot.docs.frame.palette}
           theme={spot.theme}
           role={role}
-          decision={pointed ?? (isColor(trace.paint) ? trace.paint : undefined)}
+          decision={pointed ?? (isColor(paint) ? paint : undefined)}
         />
       )}
-      {own && (
-        <Button onClick={backToTheme} className="justify-self-start">
-          Back to the theme
-        </Button>
-      )}
-    </div>
+    </>
   )
 }

@@ -1,8 +1,9 @@
 import { describeEdit, type Edit, type LookSetting } from '@/core/edit'
 import { cellsAlong, followers, followingOn } from '@/core/generate'
-import type { Spot, Trace } from '@/core/resolve'
+import type { Spot } from '@/core/resolve'
 import { bodyOf, isColor, type ColorDecision, type Paint, type SiteElement } from '@/core/site'
 import { roleOf } from './reaches'
+import type { Traced } from './traced'
 
 type Following = Edit & { readonly type: 'setLooks' | 'setRole' }
 
@@ -18,7 +19,7 @@ export function withFollowers(
   edit: Edit,
   spot: Spot,
   element: SiteElement | undefined,
-  trace: Trace,
+  trace: Traced,
 ): Edit {
   if (!follows(edit) || !element) return edit
   const role = roleOf(trace, element)

@@ -1,20 +1,31 @@
 'use client'
 
-import { kindOf } from '@/core/elements'
-import { facetsOf, readingOf, shownFacets, traceFacet, type Spot } from '@/core/resolve'
-import { writeHex, writeRatio } from '@/core/color'
-import { bodyOf, childrenOf, walkSection, type SiteElement, type State } from '@/core/site'
-import { useState } from 'react'
+import { useEffect } from 'react'
 import { useStore } from 'zustand'
-import { spotOfSelection, useEditor, useEditorState, useSpots, type Selection } from '../editor'
+import { writeRatio } from '@/core/color'
+import { isFeature, kindOf } from '@/core/elements'
+import {
+  facetsOf,
+  propertiesOfThing,
+  readingOf,
+  shownFacets,
+  traceFacet,
+  type Spot,
+} from '@/core/resolve'
+import { bodyOf, childrenOf, walkSection, type SiteElement } from '@/core/site'
+import type { State } from '@/core/traits'
 import { ContentPanel, DeedBar, PartNote } from '../content'
-import { Swatch } from '../kit'
-import { findOverrule, stageStore } from '../stage'
+import { spotOfSelection, useEditor, useEditorState, useSpots, type Selection } from '../editor'
+import { findOverrule, holdState, selectedNode, stageStore } from '../stage'
 import { Chain } from './chain'
 import { ChangeFor } from './change-for'
+import { TextColors } from './later-text-colors'
+import { Ledger } from './ledger'
 import { Remedies } from './remedies'
 import { SectionTheme } from './section-theme'
-import { TextColors } from './later-text-colors'
+import { StateTabs } from './state-tabs'
+import { StyleChoice } from './style-choice'
+import type { Traced } from './traced'
 
 /** Why a thing on the stage has its colour, and where to change that. */
 export function TracePanel() {
@@ -25,7 +36,7 @@ export function TracePanel() {
   const body = bodyOf(spot.docs, spot.doc)
   const element = selection.element && body?.elements[selection.element]
   return (
-    <Traced
+    <TracedThing
       key={`${selection.doc}/${selection.element ?? selection.section}`}
       spot={spot}
       selection={selection}
@@ -55,129 +66,127 @@ interface TracedProps {
   readonly element?: SiteElement
 }
 
-function Traced({ spot, selection, element }: TracedProps) {
-  const [state, setState] = useState<State>('rest')
-  const stage = useStore(stageStore, (held) => held.stage)
-  // What the stage computes is asked again after each drawing; before it, the stage holds the old page.
-  useStore(stageStore, (held) => held.drawing)
-  const facets = shownFacets(element)
-  const facet = facets.find(({ key }) => key === selection.facet) ?? facets[0]
+function TracedThing({ spot, selection, element }: TracedProps) {
+  const editor = useEditor()
+  const state = useEditorState((held) => held.state) ?? 'rest'
+  const also = useEditorState((held) => held.also)
   const kind = element ? kindOf(element.kind) : undefined
   const isPart = spot.doc === 'frame' && spot.section.kind === 'band'
   const name = element && kind ? kind.title(element.content) : spot.section.name
-  const trace = facet && traceFacet(spot, element, facet, state)
-  // A fill is judged by what stands on it.
-  const judged =
-    facet?.paints === 'fill' ? facets.find(({ on, pseudo }) => on === facet.key && !pseudo) : facet
-  const reading =
-    element && judged && readingOf(spot, element, traceFacet(spot, element, judged, state))
-  const overrule =
-    trace && stage ? findOverrule(stage, selection, trace, spot.docs.frame.customCss) : undefined
-  const hovers =
-    !!facet &&
-    (!!facet.hover ||
-      traceFacet(spot, element, facet, 'hover').chain.some((d) => d.state === 'hover' && d.set))
+  useHeldState(selection, state)
+  const choose = (property: string | undefined) =>
+    editor.show({ selection: { ...selection, property: property ?? NONE } })
   return (
     <div className="flex flex-col gap-2.5 p-4" data-testid="trace">
       <header>
         <h2 className="truncate text-[15px] font-bold" title={name}>
           {name}
+          {also?.length ? ` and ${also.length} more` : ''}
         </h2>
-        <p className="text-soft">
+        <p className="truncate text-soft">
           {kind ? kind.label.toLowerCase() : isPart ? 'part' : 'section'}{' '}
           {element ? `in ${spot.section.name}` : ''}
+          {element && <StyleChoice selection={selection} element={element} />}
         </p>
       </header>
       <DeedBar selection={selection} />
       <PartNote selection={selection} section={spot.section} />
       {element && <ContentPanel doc={selection.doc} element={element} />}
       {!element && <SectionTheme spot={spot} />}
-      {facets.length > 0 && (
-        <FacetChoice spot={spot} selection={selection} element={element} chosen={facet?.key} />
-      )}
-      {trace && (
-        <>
-          <StateChoice state={state} hovers={hovers} onChoose={setState} />
-          <Chain
-            trace={trace}
-            thing={kind ? kind.label.toLowerCase() : 'section'}
-            overrule={overrule}
-          />
-          {reading && (
-            <ReadingLine
-              reading={reading}
-              on={judged === facet ? 'On its ground' : `${judged?.label} on it`}
-            />
-          )}
-          {element && judged && (
-            <Remedies
-              key={`${judged.key}/${state}`}
-              spot={spot}
-              selection={selection}
-              element={element}
-              facet={judged}
-              state={state}
-              words={name}
-            />
-          )}
-          <ChangeFor spot={spot} selection={selection} element={element} trace={trace} />
-        </>
-      )}
+      <StateTabs spot={spot} element={element} state={state} />
+      <Ledger
+        spot={spot}
+        element={element}
+        state={state}
+        chosen={chosenKey(selection, element)}
+        onChoose={choose}
+        unfold={(trace) => (
+          <Entry spot={spot} selection={selection} element={element} trace={trace} words={name} />
+        )}
+      />
       {element?.kind === 'embed' && <TextColors selection={selection} element={element} />}
       {!element && <SectionContents spot={spot} />}
     </div>
   )
 }
 
-interface FacetChoiceProps extends TracedProps {
-  readonly chosen?: string
+/** The key that stands for no property: all lines are folded. */
+const NONE = ''
+
+/** What is unfolded where nobody said: the first colour. */
+function chosenKey({ property }: Selection, element: SiteElement | undefined): string | undefined {
+  const all = propertiesOfThing(element)
+  if (property === NONE) return undefined
+  return (all.find(({ key }) => key === property) ?? shownFacets(element)[0])?.key
 }
 
-/** The colours of a thing, one of which is traced. */
-function FacetChoice({ spot, selection, element, chosen }: FacetChoiceProps) {
-  const editor = useEditor()
+/** Holds what is chosen in the state that it is looked at in, on the stage. */
+function useHeldState(selection: Selection, state: State): void {
+  const stage = useStore(stageStore, (held) => held.stage)
+  const drawing = useStore(stageStore, (held) => held.drawing)
+  const { doc, section, element } = selection
+  useEffect(() => {
+    if (!stage) return undefined
+    holdState(stage.document, selectedNode(stage.document, { doc, section, element }), state)
+    return () => holdState(stage.document, null, 'rest')
+  }, [stage, drawing, doc, section, element, state])
+}
+
+interface EntryProps extends TracedProps {
+  readonly trace: Traced
+  /** The thing in words. */
+  readonly words: string
+}
+
+/** All of one property: why it is so, how well it reads, how far a change goes, and what to change it to. */
+function Entry({ spot, selection, element, trace, words }: EntryProps) {
+  const stage = useStore(stageStore, (held) => held.stage)
+  // What the stage computes is asked again after each drawing; before it, the stage holds the old page.
+  useStore(stageStore, (held) => held.drawing)
+  const { color, state } = trace
+  const { customCss } = spot.docs.frame
+  const { property } = trace
+  const asked = color ? { color } : isFeature(property) ? { feature: property, state } : undefined
+  const overrule = stage && asked ? findOverrule(stage, selection, asked, customCss) : undefined
+  const facets = shownFacets(element)
+  // A fill is judged by what stands on it.
+  const judged =
+    color?.facet.paints === 'fill'
+      ? facets.find(({ on, pseudo }) => on === color.facet.key && !pseudo)
+      : color?.facet
+  const reading =
+    element && judged && readingOf(spot, element, traceFacet(spot, element, judged, state))
   return (
-    <div role="group" aria-label="Colours of this thing" className="flex flex-wrap gap-1">
-      {shownFacets(element).map((each) => {
-        const { color } = traceFacet(spot, element, each, 'rest')
-        return (
-          <button
-            key={each.key}
-            type="button"
-            aria-pressed={each.key === chosen}
-            onClick={() => editor.show({ selection: { ...selection, facet: each.key } })}
-            className="flex h-6.5 items-center gap-1.5 rounded-md border border-edge-strong/60 bg-raised px-1.5 text-[12px] font-semibold hover:bg-hover aria-pressed:border-strong aria-pressed:ring-1 aria-pressed:ring-strong"
-          >
-            <Swatch color={color ? writeHex(color) : 'transparent'} size={12} />
-            {each.label}
-          </button>
-        )
-      })}
-    </div>
-  )
-}
-
-interface StateChoiceProps {
-  readonly state: State
-  /** Whether anything decides for the pointer over it. */
-  readonly hovers: boolean
-  readonly onChoose: (state: State) => void
-}
-
-function StateChoice({ state, hovers, onChoose }: StateChoiceProps) {
-  return (
-    <div role="group" aria-label="State" className="flex gap-4 border-b border-edge">
-      {(['rest', 'hover'] as const).map((each) => (
-        <button
-          key={each}
-          type="button"
-          aria-pressed={state === each}
-          onClick={() => onChoose(each)}
-          className="-mb-px border-b-2 border-transparent pb-1 text-soft aria-pressed:border-ink aria-pressed:font-semibold aria-pressed:text-ink"
-        >
-          {each === 'rest' ? 'At rest' : `Pointer over${hovers ? '' : ' (same)'}`}
-        </button>
-      ))}
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2.5">
+      <Chain
+        trace={trace}
+        thing={element ? kindOf(element.kind).label.toLowerCase() : 'section'}
+        overrule={overrule}
+      />
+      {reading && (
+        <ReadingLine
+          reading={reading}
+          on={judged === color?.facet ? 'On its ground' : `${judged?.label} on it`}
+        />
+      )}
+      {element && judged && (
+        <Remedies
+          key={`${judged.key}/${state}`}
+          spot={spot}
+          selection={selection}
+          element={element}
+          facet={judged}
+          state={state}
+          words={words}
+        />
+      )}
+      <ChangeFor
+        key={`${trace.property.key}/${state}`}
+        spot={spot}
+        selection={selection}
+        element={element}
+        trace={trace}
+      />
     </div>
   )
 }

@@ -108,7 +108,7 @@ function WordColors({ place, session, state }: Omit<WordsBarProps, 'asksLink' | 
     session.view.setColor(color)
     session.save()
     const { doc, section, element: id } = place
-    if (color) editor.show({ selection: { doc, section, element: id, facet: color } })
+    if (color) editor.show({ selection: { doc, section, element: id, property: color } })
   }
   return (
     <Popover

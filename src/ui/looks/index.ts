@@ -1,0 +1,2 @@
+export { TraitEditor } from './trait-editors'
+export type { TraitEditorProps } from './editor-props'
