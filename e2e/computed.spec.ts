@@ -10,7 +10,7 @@ import {
   type Color,
   type Shade,
 } from '@/core/color'
-import { cssProperty, type Facet, type Feature } from '@/core/elements'
+import { cssProperty, windowWidths, type Facet, type Feature } from '@/core/elements'
 import { renderSite } from '@/core/render'
 import {
   computedTrait,
@@ -62,11 +62,12 @@ const COMPUTED: Readonly<Record<string, string>> = {
 const rootOf = (spot: Spot, element: SiteElement | undefined) =>
   element ? `[data-el="${element.id}"]` : `[data-section="${spot.section.id}"]`
 
-function colorQuestions(spot: Spot, element: SiteElement | undefined): Question[] {
-  const all = facetsOf(element)
-  // A border that has sides with colours of their own is asked for by its sides.
-  const hasSides = ({ key }: Facet) => all.some(({ within }) => within === key)
-  const asked = all.filter((facet) => isShown(facet, element) && !hasSides(facet))
+function colorQuestions(spot: Spot, element: SiteElement | undefined, width: number): Question[] {
+  const isHere = ({ below }: Facet) => !below || width <= windowWidths[below]
+  const all = facetsOf(element).filter(isHere)
+  // What has parts with colours of their own is asked for by its parts.
+  const hasParts = ({ key }: Facet) => all.some(({ within }) => within?.includes(key))
+  const asked = all.filter((facet) => isShown(facet, element) && !hasParts(facet))
   return asked.flatMap((facet) =>
     states.flatMap((state): Question[] => {
       const trace = traceFacet(spot, element, facet, state)
@@ -132,7 +133,7 @@ function questions(docs: SiteDocs, page: PageId, width: number): Question[] {
     const body = bodyOf(docs, spot.doc)
     if (body) walkSection(body, spot.section, (element) => void elements.push(element))
     return elements.flatMap((element) => [
-      ...colorQuestions(spot, element),
+      ...colorQuestions(spot, element, width),
       ...featureQuestions(spot, element, width),
     ])
   })

@@ -12,6 +12,7 @@ export async function openPaint(page: Page, site = tern): Promise<void> {
 const landmarks = {
   '': '[data-testid="stage"]',
   '/themes': '[data-cell]',
+  '/looks': '[data-testid="looks-stage"]',
   '/rhythm': '[aria-label^="Header of "]',
   '/sweep': '[data-entry]',
   '/history': '[aria-label="Edits"]',

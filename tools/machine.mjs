@@ -85,16 +85,11 @@ export async function ensurePackages() {
   })
 }
 
-const siteFonts = [
-  'bitter',
-  'bricolage-grotesque',
-  'figtree',
-  'fraunces',
-  'karla',
-  'newsreader',
-  'space-grotesk',
-  'unbounded',
-]
+/** The typefaces of sites and the parts that they come in, as the renderer has them. */
+const typefaces = JSON.parse(
+  readFileSync(new URL('../src/core/render/typefaces.json', import.meta.url), 'utf8'),
+)
+const subsets = ['latin', 'latin-ext']
 
 /** The fonts that a swatch sheet carries inside it. */
 const sheetFonts = { 'sheet-words': 'hanken-grotesk', 'sheet-codes': 'jetbrains-mono' }
@@ -103,10 +98,12 @@ const sheetFonts = { 'sheet-words': 'hanken-grotesk', 'sheet-codes': 'jetbrains-
 export function ensureFonts() {
   const target = path.join(root, 'public', 'fonts')
   mkdirSync(target, { recursive: true })
-  for (const name of siteFonts) {
-    const file = `${name}-latin-wght-normal.woff2`
-    const source = path.join(root, 'node_modules', '@fontsource-variable', name, 'files', file)
-    if (!existsSync(path.join(target, file))) copyFileSync(source, path.join(target, file))
+  for (const { package: name } of typefaces) {
+    for (const subset of subsets) {
+      const file = `${name}-${subset}-wght-normal.woff2`
+      const source = path.join(root, 'node_modules', '@fontsource-variable', name, 'files', file)
+      if (!existsSync(path.join(target, file))) copyFileSync(source, path.join(target, file))
+    }
   }
   for (const [name, family] of Object.entries(sheetFonts)) {
     const source = path.join(root, 'node_modules', '@fontsource-variable', family, 'files')

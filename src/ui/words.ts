@@ -60,6 +60,7 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'property-unknown': 'that cannot be set on this kind of element',
   'value-unfit': 'what was given cannot stand there',
   'shadows-full': 'a thing has 12 shadows at most',
+  'stops-disordered': 'the stops of a gradient go from its beginning to its end',
   'text-changed': 'the text was changed in the meantime',
   'css-too-deep':
     'its blocks or brackets stand in one another more than 100 deep; is one not closed?',

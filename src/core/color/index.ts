@@ -24,6 +24,7 @@ export {
   type WritableNotation,
 } from './write'
 export { contrast, luminance, writeRatio } from './contrast'
+export { mix, mixSpaces, type MixSpace } from './mix'
 export { difference } from './difference'
 export { clipToGamut, mapToGamut } from './gamut'
 export {

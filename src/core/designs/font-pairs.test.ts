@@ -7,7 +7,7 @@ test('every pair is of typefaces that ship with us, in weights that they have', 
   for (const { heading, body } of fontPairs) {
     for (const { family, weight } of [heading, body]) {
       const font = siteFonts.find((each) => each.family === family)!
-      const [lightest, boldest] = font.weights.split(' ').map(Number) as [number, number]
+      const [lightest, boldest] = font.weights
       expect(weight).toBeGreaterThanOrEqual(lightest)
       expect(weight).toBeLessThanOrEqual(boldest)
     }

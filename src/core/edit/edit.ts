@@ -50,6 +50,7 @@ export type EditProblem =
   | 'property-unknown'
   | 'value-unfit'
   | 'shadows-full'
+  | 'stops-disordered'
   | 'text-changed'
   | 'css-too-deep'
   | 'css-reaches-out'

@@ -15,6 +15,7 @@ export { mostAtOnce, type Seat } from './element-edits'
 export {
   lookHolderSchema,
   mostSettings,
+  setLook,
   withLook,
   type LookSetting,
   type LookTarget,

@@ -93,7 +93,7 @@ test.each([
   [on(button.id, 'fill', { slot: 'ink' }), 'Main button, fill: Ink'],
   [on(button.id, 'fill', { value: 'teal' }, 'hover'), 'Main button, fill, pointer over: teal'],
   [on(button.id, 'fill', null), 'Main button, fill as inherited'],
-  [on(button.id, 'fill', gradient), 'Main button, fill: a gradient'],
+  [on(button.id, 'fill', gradient), 'Main button, fill: Ink → Brand'],
   [look({ style: 'booking' }, 'fill', { slot: 'ink' }), 'Booking button, fill: Ink'],
   [look({ doc: 'home', section: 'opening' }, 'fill', { slot: 'mist' }), 'Opening, ground: Mist'],
   [on(button.id, 'corner', 999), 'Main button, corner: pill'],

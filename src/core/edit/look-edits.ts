@@ -94,6 +94,10 @@ function find(draft: DraftDocs, on: LookTarget): Found | EditProblem {
   return { thing: section, properties: propertiesOf('section'), holder: 'thing' }
 }
 
+/** Whether the stops of a gradient go from its beginning to its end; several may stand at one place. */
+const hasStopsInOrder = (paint: Paint): boolean =>
+  !('gradient' in paint) || paint.stops.every(({ at }, i, all) => i === 0 || all[i - 1]!.at <= at)
+
 function unfit(property: Property, value: unknown): EditProblem {
   const list = (value as { shadows?: unknown } | null)?.shadows
   const isFull = isFeature(property) && Array.isArray(list) && list.length > mostShadows
@@ -110,6 +114,7 @@ function problemOf(
   if (!isFeature(property) && property.paints !== 'fill' && !isColor(value as Paint)) {
     return 'value-unfit'
   }
+  if (!isFeature(property) && !hasStopsInOrder(value as Paint)) return 'stops-disordered'
   const isMissing = (each: ColorDecision) =>
     isBound(each) && !own(draft.frame.palette.slots, each.slot)
   return decisionsIn(value).some(isMissing) ? 'slot-gone' : undefined

@@ -73,7 +73,11 @@ const words: { readonly [T in TraitId]: Words<T> } = {
 /** What a paint is, in a few words. */
 export function paintWords(paint: Paint, docs: SiteDocs): string {
   if (isColor(paint)) return writeDecision(docs.frame.palette, paint)
-  return 'gradient' in paint ? 'a gradient' : 'a picture'
+  if ('picture' in paint) return paint.tint ? 'a picture, tinted' : 'a picture'
+  const [first, last] = [paint.stops[0]!, paint.stops.at(-1)!].map(({ color }) =>
+    writeDecision(docs.frame.palette, color),
+  )
+  return `${first} → ${last}`
 }
 
 /** What was decided for a property, in a few words: `12 px`, `Brand −10`, `step +2`. */

@@ -78,7 +78,11 @@ describe.each(kindIds)('%s', (id) => {
 })
 
 test('sections paint their ground', () => {
-  expect(sectionFacets.map(({ role }) => role)).toEqual(['ground'])
+  expect(sectionFacets.map(({ key, role }) => `${key} ${role}`)).toEqual([
+    'fill ground',
+    'fillTablet ground',
+    'fillPhone ground',
+  ])
   expect(groundsOfRole('ground')).toEqual([])
 })
 

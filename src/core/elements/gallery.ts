@@ -67,7 +67,7 @@ export const gallery = defineKind({
 .gallery.across-4 { --across: 4; }
 .gallery figure { margin: 0; }
 .gallery img, .picture-gap { display: block; width: 100%; height: auto; aspect-ratio: 4/3; object-fit: cover; border-radius: var(--picture-radius); }
-.picture-gap { border: 1px dashed currentcolor; opacity: 0.35; }
+.picture-gap { max-height: 15rem; border: 1px dashed currentcolor; opacity: 0.35; }
 .gallery-caption { margin-top: 0.5rem; }
 @media (max-width: 640px) { .gallery { --across: 2 !important; } }`,
   html({ items, across }, around) {

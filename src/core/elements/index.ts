@@ -3,10 +3,12 @@ export { iconNames, icons } from './icons'
 export {
   cssProperty,
   kindClass,
+  windowWidths,
   type ElementKind,
   type Facet,
   type Sample,
   type Surroundings,
+  type WindowWidth,
 } from './kind'
 export {
   baseOf,

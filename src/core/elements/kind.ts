@@ -31,8 +31,10 @@ export interface Facet {
   readonly on?: string
   /** The CSS property, where it is not the usual one for what is painted. */
   readonly property?: 'outline-color' | `border-${'top' | 'right' | 'bottom' | 'left'}-color`
-  /** The facet that it is a part of, which decides where it is not decided itself; nearer ones before farther ones. */
-  readonly within?: string
+  /** The facets that it is a part of, the narrowest first: they decide where it is not decided itself, nearer places before farther ones. */
+  readonly within?: readonly string[]
+  /** In which windows it is painted so; in all of them where absent. */
+  readonly below?: WindowWidth
   /** Whether an element of some content shows it; every one does where absent. */
   readonly shows?: (content: Readonly<Record<string, unknown>>) => boolean
 }
@@ -45,12 +47,16 @@ export function borderFacets(role: RoleId): Facet[] {
     key: `line${capital(side)}`,
     label: `Border, ${side}`,
     property: `border-${side}-color`,
-    within: 'line',
+    within: ['line'],
   }))
   return [line, ...ofSide]
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** Windows up to this width, by name, in CSS pixels: what the editor shows as tablet and phone lies in them. */
+export const windowWidths = { tablet: 1000, phone: 640 } as const
+export type WindowWidth = keyof typeof windowWidths
 
 /** What an element needs to know to write itself as HTML. */
 export interface Surroundings {

@@ -1,9 +1,19 @@
 import { features, type BaseStyle } from './feature'
 import type { Facet } from './kind'
 
-/** A section's own colours. Its ground is what everything in it stands on. */
+const ground = { label: 'Ground', paints: 'fill', role: 'ground' } as const
+
+/** A section's own colours. Its ground is what everything in it stands on; on tablets and phones it can be another one. */
 export const sectionFacets: readonly Facet[] = [
-  { key: 'fill', label: 'Ground', paints: 'fill', role: 'ground' },
+  { ...ground, key: 'fill' },
+  { ...ground, key: 'fillTablet', label: 'Ground on tablets', within: ['fill'], below: 'tablet' },
+  {
+    ...ground,
+    key: 'fillPhone',
+    label: 'Ground on phones',
+    within: ['fillTablet', 'fill'],
+    below: 'phone',
+  },
 ]
 
 const STRIP = ':has(> .inner > .announcement:only-child)'

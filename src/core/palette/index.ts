@@ -19,3 +19,9 @@ export {
 export { shiftColor, unshifted, type PaletteShift } from './shift'
 export { seededRandom, variations } from './variations'
 export { fanOf, greyed, stepDecision, stepShade } from './shades'
+export {
+  gradientRecipes,
+  type GradientRecipe,
+  type RecipeColor,
+  type RecipeGradient,
+} from './gradient-recipes'

@@ -1,7 +1,7 @@
 import { kindClass, kindIds, kindOf, sectionCss } from '../elements'
 import type { Frame } from '../site'
 import { writeRules } from './css-names'
-import { fontsOf, typefacesOf } from './fonts'
+import { fontFile, fontsOf, subsets, typefacesOf, type SiteFont, type Subset } from './fonts'
 import { kindColorRules, kindFeatureRules } from './property-css'
 import { settingProperties } from './setting-css'
 
@@ -23,14 +23,22 @@ export function settingsCss({ settings }: Frame): string {
   return writeRules([{ selector: ':root', declarations: settingProperties(settings) }])
 }
 
-export function fontCss(frame: Frame, fontUrl: (file: string) => string): string {
-  return fontsOf(typefacesOf(frame))
-    .map(
-      ({ family, file, weights }) =>
-        `@font-face { font-family: "${family}"; src: url("${fontUrl(file)}") format("woff2"); font-weight: ${weights}; font-display: swap; }\n`,
+const faceCss = (font: SiteFont, subset: Subset, fontUrl: (file: string) => string): string =>
+  `@font-face { font-family: "${font.family}"; src: url("${fontUrl(fontFile(font, subset))}") format("woff2"); font-weight: ${font.weights.join(' ')}; font-display: swap; unicode-range: ${subsets[subset]}; }\n`
+
+/** The rules that let pages use typefaces that ship with us: each part is fetched where its characters stand. */
+export const typefaceCss = (
+  fonts: readonly SiteFont[],
+  fontUrl: (file: string) => string,
+): string =>
+  fonts
+    .flatMap((font) =>
+      (Object.keys(subsets) as Subset[]).map((subset) => faceCss(font, subset, fontUrl)),
     )
     .join('')
-}
+
+export const fontCss = (frame: Frame, fontUrl: (file: string) => string): string =>
+  typefaceCss(fontsOf(typefacesOf(frame)), fontUrl)
 
 /** What changes softly in anything that has a duration for it. */
 const CHANGING =

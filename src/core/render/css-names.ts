@@ -12,12 +12,13 @@ export function roleProperty(role: RoleId): string {
 }
 
 export interface CssRule {
+  /** The condition of windows that it holds in; in all of them where absent. */
+  readonly media?: string
   readonly selector: string
   readonly declarations: ReadonlyArray<readonly [property: string, value: string]>
 }
 
-/** Rules as a designer would write them; those for one selector are drawn together, in the order met. */
-export function writeRules(rules: readonly CssRule[]): string {
+function writePlain(rules: readonly CssRule[]): string {
   const bySelector = new Map<string, Map<string, string>>()
   for (const { selector, declarations } of rules) {
     const known = bySelector.get(selector) ?? new Map<string, string>()
@@ -31,4 +32,18 @@ export function writeRules(rules: readonly CssRule[]): string {
       return `${selector} {\n${lines.join('\n')}\n}\n`
     })
     .join('')
+}
+
+/**
+ * Rules as a designer would write them; those for one selector are drawn together, in the order
+ * met. What holds in some windows alone comes behind the rest, each condition once.
+ */
+export function writeRules(rules: readonly CssRule[]): string {
+  const plain = rules.filter(({ media }) => !media)
+  const conditions = [...new Set(rules.flatMap(({ media }) => media ?? []))]
+  const inWindows = conditions.map((condition) => {
+    const own = writePlain(rules.filter(({ media }) => media === condition))
+    return `@media ${condition} {\n${own.replace(/^(?=.)/gm, '  ')}}\n`
+  })
+  return writePlain(plain) + inWindows.join('')
 }

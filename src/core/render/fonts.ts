@@ -1,73 +1,53 @@
 import type { Frame } from '../site'
 import { faces, faceSetting } from '../traits'
+import typefaces from './typefaces.json' with { type: 'json' }
 
-/** The bundled open fonts (SIL Open Font License): family, file, weights, and what stands in while it loads. */
+/** A typeface that ships with us: its package, the weights between which it can be set, and what stands in while it loads. */
 export interface SiteFont {
   readonly family: string
-  readonly file: string
-  readonly weights: string
-  readonly fallback: string
+  readonly package: string
+  readonly weights: readonly [lightest: number, boldest: number]
+  readonly fallback: 'serif' | 'sans-serif'
+  /** Its open licence, as SPDX calls it. */
+  readonly license: string
 }
 
-export const siteFonts: readonly SiteFont[] = [
-  {
-    family: 'Fraunces',
-    file: 'fraunces-latin-wght-normal.woff2',
-    weights: '100 900',
-    fallback: 'Georgia, serif',
-  },
-  {
-    family: 'Karla',
-    file: 'karla-latin-wght-normal.woff2',
-    weights: '200 800',
-    fallback: 'system-ui, sans-serif',
-  },
-  {
-    family: 'Bricolage Grotesque',
-    file: 'bricolage-grotesque-latin-wght-normal.woff2',
-    weights: '200 800',
-    fallback: 'system-ui, sans-serif',
-  },
-  {
-    family: 'Figtree',
-    file: 'figtree-latin-wght-normal.woff2',
-    weights: '300 900',
-    fallback: 'system-ui, sans-serif',
-  },
-  {
-    family: 'Newsreader',
-    file: 'newsreader-latin-wght-normal.woff2',
-    weights: '200 800',
-    fallback: 'Georgia, serif',
-  },
-  {
-    family: 'Bitter',
-    file: 'bitter-latin-wght-normal.woff2',
-    weights: '100 900',
-    fallback: 'Georgia, serif',
-  },
-  {
-    family: 'Space Grotesk',
-    file: 'space-grotesk-latin-wght-normal.woff2',
-    weights: '300 700',
-    fallback: 'system-ui, sans-serif',
-  },
-  {
-    family: 'Unbounded',
-    file: 'unbounded-latin-wght-normal.woff2',
-    weights: '200 900',
-    fallback: 'system-ui, sans-serif',
-  },
-]
+/** The open typefaces that ship with us. The set-up lays their files out by the same list. */
+export const siteFonts = typefaces as unknown as readonly SiteFont[]
+
+/**
+ * The parts that each typeface comes in, by the characters that need them: a page fetches only the
+ * parts that its words need. The ranges are those of the packages (`unicode.json`).
+ */
+export const subsets = {
+  'latin-ext':
+    'U+0100-02BA, U+02BD-02C5, U+02C7-02CC, U+02CE-02D7, U+02DD-02FF, U+0304, U+0308, U+0329, U+1D00-1DBF, U+1E00-1E9F, U+1EF2-1EFF, U+2020, U+20A0-20AB, U+20AD-20C0, U+2113, U+2C60-2C7F, U+A720-A7FF',
+  latin:
+    'U+0000-00FF, U+0131, U+0152-0153, U+02BB-02BC, U+02C6, U+02DA, U+02DC, U+0304, U+0308, U+0329, U+2000-206F, U+20AC, U+2122, U+2191, U+2193, U+2212, U+2215, U+FEFF, U+FFFD',
+} as const
+
+export type Subset = keyof typeof subsets
+
+/** The file of a part of a typeface. */
+export const fontFile = ({ package: name }: SiteFont, subset: Subset): string =>
+  `${name}-${subset}-wght-normal.woff2`
+
+/** The files of a typeface. */
+export const fontFiles = (font: SiteFont): string[] =>
+  (Object.keys(subsets) as Subset[]).map((subset) => fontFile(font, subset))
 
 export function fontsOf(families: readonly string[]): SiteFont[] {
   return siteFonts.filter((font) => families.includes(font.family))
 }
 
+const STANDING_IN = { serif: 'Georgia, serif', 'sans-serif': 'system-ui, sans-serif' } as const
+
 /** A typeface with what stands in for it. */
 export function stackOf(family: string): string {
   const font = siteFonts.find((candidate) => candidate.family === family)
-  return font ? `"${font.family}", ${font.fallback}` : 'system-ui, sans-serif'
+  // One of the site's own may have any name.
+  const name = `"${family.replaceAll(/["\\\n\r\f]/g, ' ')}"`
+  return `${name}, ${STANDING_IN[font?.fallback ?? 'sans-serif']}`
 }
 
 /** Every typeface that a value names, however deep. */

@@ -1,8 +1,9 @@
+export { typefaceCss } from './base-css'
 export { roleProperty, slotProperty } from './css-names'
 export { decisionCss, paintCss } from './paint-css'
 export { paletteCss, shadesInUse, shadesOnPages, slotProperties } from './palette-css'
 export { pageFace, pageFiles, renderSite, sharedFiles, type PagePaths } from './published'
-export { fontsOf, typefacesOf, siteFonts } from './fonts'
+export { fontFiles, fontsOf, siteFonts, stackOf, typefacesOf, type SiteFont } from './fonts'
 export {
   framedPolicy,
   inEditor,

@@ -9,6 +9,7 @@ import {
   sectionFacets,
   sectionFeatures,
   sourceOf,
+  windowWidths,
   type Facet,
   type Feature,
   type Property,
@@ -123,9 +124,11 @@ export function lookRules(
     states.flatMap((state) => {
       const value = looks[property.key]?.[state]
       if (value === undefined) return []
+      const below = isFeature(property) ? undefined : property.below
       return {
         selector: target(root, property, state),
         declarations: valueCss(property, value, pictureCss),
+        ...(below ? { media: `(max-width: ${windowWidths[below]}px)` } : {}),
       }
     }),
   )

@@ -9,6 +9,7 @@ import {
   kindOf,
   positionOf,
   propertiesOf,
+  sectionFacets,
   sectionFeatures,
   tag,
   type NamedBase,
@@ -213,7 +214,7 @@ function styleRules(frame: Frame, where: Whereabouts): CssRule[] {
  */
 function sectionRules(docs: SiteDocs, page: PageId, where: Whereabouts): CssRule[] {
   return spotsOnPage(docs, page).flatMap((spot) => {
-    const { section, ownFill } = spot
+    const { section } = spot
     const selector = `[data-section="${section.id}"]`
     if (liesOver(spot)) {
       const veil = Math.round(veilOf(spot) * 100)
@@ -225,13 +226,11 @@ function sectionRules(docs: SiteDocs, page: PageId, where: Whereabouts): CssRule
         ...lookRules(selector, sectionFeatures, section.looks, pictureCss(where)),
       ]
     }
-    const fill = { fill: ownFill && { rest: ownFill } }
-    return lookRules(
-      selector,
-      propertiesOf('section'),
-      { ...section.looks, ...fill },
-      pictureCss(where),
-    )
+    const picture = pictureCss(where)
+    return [
+      ...lookRules(selector, sectionFacets, spot.grounds, picture),
+      ...lookRules(selector, sectionFeatures, section.looks, picture),
+    ]
   })
 }
 

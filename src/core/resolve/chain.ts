@@ -105,7 +105,7 @@ function placesOf(spot: Spot, element: SiteElement | undefined, property: Proper
     // The ground of sections is their theme's, whatever else they have in common.
     return isFeature(property)
       ? [{ at: 'section', section: id, looks }, base(baseOfThing(spot, undefined).id)]
-      : [{ at: 'section', section: id, looks: spot.ownFill && { fill: { rest: spot.ownFill } } }]
+      : [{ at: 'section', section: id, looks: spot.grounds }]
   }
   const kindly = baseOf(element.kind, element.content).id
   const bases = property.common ? [kindly, property.common] : [kindly]
@@ -117,9 +117,9 @@ function placesOf(spot: Spot, element: SiteElement | undefined, property: Proper
   ]
 }
 
-/** A facet of one side stands behind that of all sides: whichever is decided nearer counts. */
+/** What a facet is a part of stands behind it: whichever is decided nearer counts. */
 const keysOf = (property: Property): readonly string[] =>
-  !isFeature(property) && property.within ? [property.key, property.within] : [property.key]
+  isFeature(property) ? [property.key] : [property.key, ...(property.within ?? [])]
 
 function placesIn(places: readonly Looking[], keys: readonly string[], state: State): Decider[] {
   return places.flatMap(({ looks, ...place }) =>

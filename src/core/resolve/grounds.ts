@@ -1,10 +1,22 @@
 import { contrast, white, type Color } from '../color'
+import { sectionFacets } from '../elements'
 import { roles } from '../roles'
 import type { SiteElement } from '../site'
-import { fillsOf, groundsOn, layer } from './layers'
+import { paintColors } from './decision'
+import { groundsOn, layer } from './layers'
 import { liesOver, type Spot } from './spot'
-import { facetRole, type Trace } from './trace'
+import { facetRole, traceFacet, type Trace } from './trace'
 import { veiledGrounds } from './veil'
+
+/** The colours of a section's ground, in windows of any width. */
+function sectionFills(spot: Spot): Color[] {
+  return sectionFacets.flatMap((facet) => {
+    const { paint, chain, decidedBy } = traceFacet(spot, undefined, facet, 'rest')
+    const { at, key } = chain[decidedBy]!
+    const isSame = facet.within && (at === 'theme' || key !== facet.key)
+    return isSame ? [] : paintColors(spot.docs.frame.palette, paint)
+  })
+}
 
 /**
  * The opaque colours that lie under a facet: its element's own fill, the fills
@@ -12,9 +24,7 @@ import { veiledGrounds } from './veil'
  * than one where a gradient is among them, or a picture under a header.
  */
 export function groundsUnder(spot: Spot, element: SiteElement, trace: Trace): Color[] {
-  const section = liesOver(spot)
-    ? veiledGrounds(spot)
-    : layer(fillsOf(spot, undefined, 'rest'), [white])
+  const section = liesOver(spot) ? veiledGrounds(spot) : layer(sectionFills(spot), [white])
   return groundsOn(section, spot, element, trace)
 }
 

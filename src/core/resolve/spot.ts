@@ -1,3 +1,4 @@
+import { sectionFacets } from '../elements'
 import {
   bodyOf,
   isColor,
@@ -5,6 +6,7 @@ import {
   paintIn,
   standingOn,
   type DocId,
+  type Looks,
   type PageId,
   type Paint,
   type Section,
@@ -21,6 +23,8 @@ export interface Spot {
   readonly theme: Theme
   /** A fill of the section's own, or of the section a blending header lies on. */
   readonly ownFill?: Paint
+  /** The same with what stands in its place on tablets and phones. */
+  readonly grounds?: Looks
 }
 
 /**
@@ -28,8 +32,12 @@ export interface Spot {
  * a gradient or a picture runs on behind it, where a plain colour needs only be
  * the same.
  */
-export function liesOver({ section, ownFill }: Spot): boolean {
-  return section.kind === 'header' && !!section.blend && !!ownFill && !isColor(ownFill)
+export function liesOver({ section, grounds }: Spot): boolean {
+  if (section.kind !== 'header' || !section.blend || !grounds) return false
+  return sectionFacets.some((facet) => {
+    const fill = paintIn(grounds, facet, 'rest')
+    return fill !== undefined && !isColor(fill)
+  })
 }
 
 /** Header, bands and footer of a page, top to bottom; what is hidden stands nowhere. */
@@ -41,12 +49,27 @@ export function spotsOnPage(docs: SiteDocs, page: PageId): Spot[] {
   return shown.flatMap(({ doc, section }) => spotOf(docs, doc, section, under) ?? [])
 }
 
+/** Of looks, the grounds alone; nothing where there is none. */
+function groundsIn(looks: Looks | undefined): Looks | undefined {
+  if (!looks) return undefined
+  const own = sectionFacets.flatMap(({ key }) => (looks[key] ? [[key, looks[key]] as const] : []))
+  return own.length ? Object.fromEntries(own) : undefined
+}
+
 function spotOf(docs: SiteDocs, doc: DocId, section: Section, under?: Section): Spot | undefined {
   const source = section.blend && under ? under : section
   const theme = docs.frame.themes.byId[source.theme]
   if (!theme) return undefined
   const ownFill = paintIn(source.looks, { key: 'fill' }, 'rest')
-  return { docs, doc, section, theme, ...(ownFill ? { ownFill } : {}) }
+  const grounds = groundsIn(source.looks)
+  return {
+    docs,
+    doc,
+    section,
+    theme,
+    ...(ownFill ? { ownFill } : {}),
+    ...(grounds ? { grounds } : {}),
+  }
 }
 
 /** The elements around an element, from the outermost to its parent. */

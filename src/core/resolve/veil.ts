@@ -1,6 +1,7 @@
 import { between, black, contrast, white, type Color } from '../color'
+import { sectionFacets } from '../elements'
 import { roles } from '../roles'
-import { canonicalJson, type SiteElement, type Theme } from '../site'
+import { canonicalJson, paintIn, type Paint, type SiteElement, type Theme } from '../site'
 import { decisionColor, paintColors } from './decision'
 import { groundsOn, layer } from './layers'
 import { liesOver, type Spot } from './spot'
@@ -10,10 +11,19 @@ import { coloredIn, facetRole, traceFacet, type Trace } from './trace'
 const ANYTHING = Array.from({ length: 17 }, (_, i) => between(black, white, i / 16))
 
 /** What a header lies over, opaque: the colours of a gradient, or whatever a picture may show. */
-function beneath({ docs, ownFill }: Spot): Color[] {
-  if (!ownFill) return [white]
-  const colors = paintColors(docs.frame.palette, ownFill)
-  return layer('picture' in ownFill ? [...ANYTHING, ...colors] : colors, [white])
+function beneath(spot: Spot): Color[] {
+  return sectionFacets.flatMap(({ key }) => {
+    const fill = paintIn(spot.grounds, { key }, 'rest')
+    return fill ? beneathFill(spot, fill) : []
+  })
+}
+
+function beneathFill({ docs }: Spot, ownFill: Paint): Color[] {
+  const { palette } = docs.frame
+  const colors = paintColors(palette, ownFill)
+  if (!('picture' in ownFill)) return layer(colors, [white])
+  const shown = layer([...ANYTHING, ...colors], [white])
+  return ownFill.tint ? layer([decisionColor(palette, ownFill.tint)], shown) : shown
 }
 
 /** The opaque colours that a header shows that lies over something, with so much of its ground between. */
@@ -83,9 +93,9 @@ function veilsFor({ docs: { frame }, theme }: Spot): Veils {
  */
 export function veilOf(spot: Spot): number {
   if (!liesOver(spot)) return 0
-  const { docs, theme, ownFill } = spot
+  const { docs, theme } = spot
   const veils = veilsFor(spot)
-  const key = `${spot.section.id} ${docs.frame.edition} ${canonicalJson(ownFill)}`
+  const key = `${spot.section.id} ${docs.frame.edition} ${canonicalJson(spot.grounds)}`
   const made = veils.get(key)
   if (made !== undefined) return made
   const editions: Theme[] =

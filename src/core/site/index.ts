@@ -2,6 +2,9 @@ export * from './ids'
 export {
   colorDecision,
   colorText,
+  gradientKinds,
+  mostStops,
+  pictureFits,
   isBound,
   isColor,
   isLoose,
@@ -9,6 +12,7 @@ export {
   type BoundDecision,
   type ColorDecision,
   type GradientPaint,
+  type PicturePaint,
   type LooseDecision,
   type Paint,
 } from './paint'

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { parseColor, shadeSchema } from '../color'
+import { mixSpaces, parseColor, shadeSchema } from '../color'
 import { pictureId, slotId } from './ids'
 
 /** Text that is a CSS colour in some notation; kept to the letter. */
@@ -22,16 +22,36 @@ export type ColorDecision = z.infer<typeof colorDecision>
 
 const stop = z.strictObject({ at: z.number().min(0).max(100), color: colorDecision })
 
-/** A gradient: `angle` in degrees as in CSS (90 runs left to right, 180 top to bottom), stops in per cent. */
+export const gradientKinds = ['linear', 'radial', 'conic'] as const
+
+/** Most stops of a gradient. */
+export const mostStops = 12
+
+const percent = z.number().min(0).max(100)
+
+/**
+ * A gradient: `angle` in degrees as in CSS (linear: 90 runs left to right, 180 top to bottom;
+ * conic: where it begins), stops and `center` in per cent, `space` the one that it mixes in:
+ * sRGB where absent.
+ */
 export const gradientPaint = z.strictObject({
-  gradient: z.enum(['linear', 'radial']),
+  gradient: z.enum(gradientKinds),
   angle: z.number().min(0).max(360),
-  stops: z.array(stop).min(2).max(12),
+  stops: z.array(stop).min(2).max(mostStops),
+  center: z.strictObject({ x: percent, y: percent }).optional(),
+  space: z.enum(mixSpaces).optional(),
 })
+
+export const pictureFits = ['cover', 'contain', 'repeat'] as const
+
+/** A picture: how it fills what it stands in, which point of it stays in sight, and a colour over it. */
 export const picturePaint = z.strictObject({
   picture: pictureId,
   /** The colour that shows while the picture loads, and that contrast is measured against. */
   under: colorDecision,
+  fit: z.enum(pictureFits).optional(),
+  position: z.strictObject({ x: percent, y: percent }).optional(),
+  tint: colorDecision.optional(),
 })
 
 export const paint = z.union([boundDecision, looseDecision, gradientPaint, picturePaint])

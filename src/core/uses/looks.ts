@@ -157,7 +157,13 @@ function spotOfLook(frame: Frame, { theme: id, fill }: Look): Spot | undefined {
   const theme = own(frame.themes.byId, id)
   if (!theme) return undefined
   const section = { id: 'sample', kind: 'band', theme: id, children: [] } as unknown as Section
-  return { docs: siteDocs(frame), doc: 'frame', section, theme, ...(fill ? { ownFill: fill } : {}) }
+  return {
+    docs: siteDocs(frame),
+    doc: 'frame',
+    section,
+    theme,
+    ...(fill ? { ownFill: fill, grounds: { fill: { rest: fill } } } : {}),
+  }
 }
 
 /** An element of a look; nothing for sections themselves. */

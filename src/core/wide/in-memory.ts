@@ -34,7 +34,7 @@ function isAsked({ slots, colors, paints, page }: UseQuestion, use: Use): boolea
 }
 
 function isReached(
-  { frame, uses, theme, pages, checkpoint }: Reach,
+  { frame, uses, theme, looks, pages, checkpoint }: Reach,
   { kind, id }: RecordRef,
   record: SiteRecord | undefined,
   own: readonly Use[],
@@ -43,6 +43,13 @@ function isReached(
   if (pages?.includes(id as Page['id']) && kind === 'page') return true
   if (theme && (kind === 'frame' || kind === 'page') && record) {
     return Object.values((record as Frame | Page).body.sections).some((s) => s.theme === theme)
+  }
+  if (looks && (kind === 'frame' || kind === 'page') && record) {
+    return Object.values((record as Frame | Page).body.elements).some((element) =>
+      'style' in looks
+        ? element.style === looks.style
+        : element.kind === looks.kind && element.looks !== undefined,
+    )
   }
   return uses !== undefined && own.length > 0
 }

@@ -1,7 +1,16 @@
 import type * as z from 'zod'
 import type { Change } from '../changes'
 import type { EditProblem } from '../edit'
-import type { Frame, PageId, Placed, RecordRef, SiteRecord, SlotId, ThemeId } from '../site'
+import type {
+  Frame,
+  PageId,
+  Placed,
+  RecordRef,
+  SiteRecord,
+  SlotId,
+  StyleId,
+  ThemeId,
+} from '../site'
 import type { SweepPaints } from '../sweep'
 import type { BandEntry, Use } from '../uses'
 
@@ -22,6 +31,8 @@ export interface Reach {
   readonly uses?: UseQuestion
   /** Records with a section in this theme. */
   readonly theme?: ThemeId
+  /** Records with elements that wear this style, or are of this kind and decide something themselves. */
+  readonly looks?: { readonly style: StyleId } | { readonly kind: string }
   readonly pages?: readonly PageId[]
   /** Records that are otherwise in this checkpoint, or not there. */
   readonly checkpoint?: string

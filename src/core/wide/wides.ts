@@ -4,6 +4,7 @@ import { giveThemes } from './give-themes'
 import { removeSlot } from './remove-slot'
 import { removeTheme } from './remove-theme'
 import { restore } from './restore'
+import { exchangeStyle, liftLook } from './styles'
 import { sweep } from './sweep'
 import type { WideKind } from './wide'
 
@@ -14,6 +15,8 @@ export const wideKinds = {
   removeTheme,
   giveRhythm,
   giveThemes,
+  exchangeStyle,
+  liftLook,
   restore,
 } as const
 

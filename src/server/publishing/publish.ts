@@ -5,6 +5,7 @@ import type { Transaction } from 'sequelize'
 import { withCleanSnippets } from '@/core/markup'
 import { done, refused, type Publication, type Result } from '@/core/payloads'
 import {
+  fontFiles,
   fontsOf,
   pageFace,
   pageFiles,
@@ -126,10 +127,9 @@ async function putFiles(
   return { put, written }
 }
 
-async function fontFiles(frame: Frame): Promise<Map<string, Uint8Array>> {
-  const fonts = fontsOf(typefacesOf(frame))
+async function filesOfFonts(frame: Frame): Promise<Map<string, Uint8Array>> {
   const files = new Map<string, Uint8Array>()
-  for (const { file } of fonts) {
+  for (const file of fontsOf(typefacesOf(frame)).flatMap(fontFiles)) {
     files.set(`fonts/${file}`, await readFile(path.join(fontFolder(), file)))
   }
   return files
@@ -159,7 +159,7 @@ async function writeFiles(
   const frame = withCleanSnippets(source.frame)
   const shared = sharedFiles(frame, source.shades, pictures, paths)
   const first = await putFiles(shared, null, before)
-  const fonts = await putFiles(await fontFiles(frame), null, before)
+  const fonts = await putFiles(await filesOfFonts(frame), null, before)
   const shown = await pictureFiles(pictures, before, watch)
   if (!shown) return undefined
   const files = [...first.put, ...fonts.put, ...shown.files]

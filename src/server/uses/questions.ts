@@ -47,7 +47,7 @@ const states = `select r.kind, r.id, r.hash from records r where r.site_id = $1 
 /** The records that a wide edit may touch, of those that changed after a revision. */
 export async function reachedRecords(
   siteId: string,
-  { frame, uses, theme, pages, checkpoint }: Reach,
+  { frame, uses, theme, looks, pages, checkpoint }: Reach,
   after = -1,
   transaction?: Transaction,
 ): Promise<ReachedRecord[]> {
@@ -76,6 +76,14 @@ export async function reachedRecords(
   if (pages) await add(`r.kind = 'page' and r.id = any($3::text[])`, [pages])
   if (theme)
     await add('r.no in (select record from bands where site_id = $1 and theme = $3)', [theme])
+  if (looks) {
+    // What decides the looks of elements is kept as canonical JSON; ids hold nothing that a pattern would read otherwise.
+    const part = 'style' in looks ? `"style":"${looks.style}"` : `"kind":"${looks.kind}"`
+    const more = 'style' in looks ? '' : `and look like '%"looks":%'`
+    await add(`r.no in (select record from looks where site_id = $1 and look like $3 ${more})`, [
+      `%${part}%`,
+    ])
+  }
   if (uses) {
     const { sql, bind } = whereUses(uses, 3)
     await add(`r.no in (select u.record from uses u where u.site_id = $1 and ${sql})`, bind)

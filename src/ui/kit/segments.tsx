@@ -24,7 +24,7 @@ export function Segments<Value extends string>(props: SegmentsProps<Value>) {
         <ToggleGroup.Item
           key={option}
           value={option}
-          className="h-7 px-2.5 text-xs font-semibold hover:bg-hover data-[state=on]:bg-strong data-[state=on]:text-on-strong"
+          className="h-7 flex-1 px-2 text-xs font-semibold whitespace-nowrap hover:bg-hover data-[state=on]:bg-strong data-[state=on]:text-on-strong"
         >
           {words}
         </ToggleGroup.Item>

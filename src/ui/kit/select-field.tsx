@@ -2,6 +2,7 @@ import { useId, type ReactNode } from 'react'
 
 interface SelectFieldProps {
   readonly label: string
+  readonly hideLabel?: boolean
   readonly value: string
   readonly onChange: (value: string) => void
   /** `option`s, perhaps in groups. */
@@ -9,11 +10,11 @@ interface SelectFieldProps {
 }
 
 /** One of a list that is too long to be shown at once. */
-export function SelectField({ label, value, onChange, children }: SelectFieldProps) {
+export function SelectField({ label, hideLabel, value, onChange, children }: SelectFieldProps) {
   const id = useId()
   return (
     <div>
-      <label htmlFor={id} className="mb-1 block text-xs text-soft">
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-1 block text-xs text-soft'}>
         {label}
       </label>
       <select

@@ -1,2 +1,1 @@
-export { TraitEditor } from './trait-editors'
-export type { TraitEditorProps } from './editor-props'
+export { LooksView } from './looks-view'

@@ -31,6 +31,7 @@ import { PageMenu } from './page-menu'
 const VIEWS = [
   ['', 'Paint'],
   ['/themes', 'Themes'],
+  ['/looks', 'Looks'],
   ['/rhythm', 'Rhythm'],
   ['/sweep', 'Sweep'],
   ['/history', 'History'],

@@ -1,1 +1,2 @@
+export { specimenDocs, specimenPage } from './specimen-page'
 export { ThemeSheet } from './theme-sheet'

@@ -23,7 +23,8 @@ import {
   type Selection,
 } from '../editor'
 import { Button, Choice, Choices } from '../kit'
-import { TraitEditor } from '../looks'
+import { FillChooser } from '../paint'
+import { TraitEditor } from '../traits'
 import { previewEdit } from '../stage'
 import { editProblemWords } from '../words'
 import { afterDarkEdit } from './after-dark-edit'
@@ -109,7 +110,7 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
           <Button onClick={openSlot}>Open the slot in the tray</Button>
         </div>
       )}
-      <LookDeeds option={option} options={options} trace={trace} onRun={run} />
+      <LookDeeds option={option} options={options} trace={trace} element={element} onRun={run} />
     </div>
   )
 }
@@ -141,15 +142,29 @@ function Setting({ option, trace, spot, element, onDrag, onChoose }: SettingProp
   const held = option.value as Paint | undefined
   const paint = trace.value as Paint
   const role = roleOf(trace, element)
+  // Themes say which colour each role takes; a gradient or a picture is what one thing or a style decides.
+  const isThemes = option.kind === 'role' || option.kind === 'everywhere'
+  const takesPaint = property.paints === 'fill' && !isThemes
   return (
     <>
-      <ColorChooser
-        onPoint={setPointed}
-        label={`Colour for ${option.label}`}
-        value={held && isColor(held) ? held : undefined}
-        present={isColor(paint) ? paint : undefined}
-        onChoose={onChoose}
-      />
+      {takesPaint ? (
+        <FillChooser
+          label={`Colour for ${option.label}`}
+          value={held}
+          present={paint}
+          onPoint={setPointed}
+          onDrag={onDrag}
+          onChoose={onChoose}
+        />
+      ) : (
+        <ColorChooser
+          onPoint={setPointed}
+          label={`Colour for ${option.label}`}
+          value={held && isColor(held) ? held : undefined}
+          present={isColor(paint) ? paint : undefined}
+          onChoose={onChoose}
+        />
+      )}
       {element && hasFollowers(role) && (
         <FollowersOffer
           palette={spot.docs.frame.palette}

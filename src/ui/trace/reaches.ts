@@ -153,10 +153,15 @@ function themeOptions({ spot, element, trace, reach }: Asking): ReachOption[] {
       decision: value as ColorDecision,
     }),
   })
-  const { slot } = trace.color!
+  const { slot, facet } = trace.color!
   return [
-    inThemes([spot.theme.id], 'role', `${name} ${spot.theme.name}`),
-    inThemes(themes.order, 'everywhere', `${name} in all themes`),
+    // A part of a border, or the ground on phones alone, is no role of a theme.
+    ...(facet.within
+      ? []
+      : [
+          inThemes([spot.theme.id], 'role', `${name} ${spot.theme.name}`),
+          inThemes(themes.order, 'everywhere', `${name} in all themes`),
+        ]),
     ...(slot
       ? [
           {

@@ -1,0 +1,5 @@
+import { LooksView } from '@/ui/looks'
+
+export default function LooksPage() {
+  return <LooksView />
+}

@@ -1,0 +1,101 @@
+'use client'
+
+import { useCallback, useRef, useState } from 'react'
+import { toast } from 'sonner'
+import { applyEdit, type Edit } from '@/core/edit'
+import { themesInOrder } from '@/core/site'
+import type { Settings } from '@/core/traits'
+import { useEditor, useEditorState } from '../editor'
+import { Segments, SelectField } from '../kit'
+import { editProblemWords } from '../words'
+import { LooksStage, type TryOn } from './looks-stage'
+import { ShapesPanel, TypePanel } from './setting-panels'
+import { StylesPanel } from './styles-panel'
+
+const PANES = [
+  ['shapes', 'Shapes'],
+  ['type', 'Type'],
+  ['styles', 'Styles'],
+] as const
+
+type Pane = (typeof PANES)[number][0]
+
+const WIDTHS = { wide: 1000, phone: 390 } as const
+
+/** How the site looks beside its colours: shapes, type, element styles; seen on every kind of element while it is set. */
+export function LooksView() {
+  const editor = useEditor()
+  const themes = useEditorState((state) => state.docs.frame.themes)
+  const [pane, setPane] = useState<Pane>('shapes')
+  const [theme, setTheme] = useState<string>(themes.order[0]!)
+  const [width, setWidth] = useState<keyof typeof WIDTHS>('wide')
+  const isThere = theme === 'all' || themes.byId[theme as never]
+  const shown = isThere ? theme : themes.order[0]!
+  const tryOn = useRef<TryOn>(() => undefined)
+  const open = useCallback((next: TryOn) => {
+    tryOn.current = next
+  }, [])
+  const preview = (edit: Edit | undefined) =>
+    tryOn.current((docs) => {
+      const result = edit && applyEdit(docs, edit)
+      return result?.ok ? result.docs : docs
+    })
+  const asEdit = (settings: Partial<Settings>): Edit => ({ type: 'setSettings', settings })
+  const keep = (settings: Partial<Settings>) => {
+    preview(undefined)
+    const problem = editor.dispatch(asEdit(settings))
+    if (problem) toast.error(`Not kept: ${editProblemWords[problem]}.`)
+  }
+  const panel = {
+    onDrag: (settings: Partial<Settings>) => preview(asEdit(settings)),
+    onChoose: keep,
+  }
+  return (
+    <div className="grid h-full grid-cols-[320px_minmax(0,1fr)]">
+      <div className="flex min-h-0 flex-col border-r border-edge bg-panel">
+        <div className="border-b border-edge px-4 py-2.5">
+          <Segments label="Looks" value={pane} options={PANES} onChange={setPane} />
+        </div>
+        <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3">
+          {pane === 'shapes' && <ShapesPanel {...panel} />}
+          {pane === 'type' && <TypePanel {...panel} />}
+          {pane === 'styles' && <StylesPanel />}
+        </div>
+      </div>
+      <div className="flex min-h-0 min-w-0 flex-col bg-well">
+        <div className="flex items-center gap-3 border-b border-edge bg-panel px-4 py-2">
+          <SelectField label="Theme of the specimen" hideLabel value={shown} onChange={setTheme}>
+            <option value="all">All themes</option>
+            {themesInOrder(themes).map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </SelectField>
+          <Segments
+            label="Width of the specimen"
+            value={width}
+            options={[
+              ['wide', 'Wide'],
+              ['phone', 'Phone'],
+            ]}
+            onChange={setWidth}
+          />
+          <span className="min-w-0 flex-1 truncate text-right text-xs text-soft">
+            {pane === 'styles'
+              ? 'Every element style by its name'
+              : 'Every kind of element, as it looks in this theme'}
+          </span>
+        </div>
+        <div className="min-h-0 flex-1">
+          <LooksStage
+            shows={pane === 'styles' ? 'styles' : 'kinds'}
+            theme={shown}
+            width={WIDTHS[width]}
+            onOpen={open}
+          />
+        </div>
+      </div>
+    </div>
+  )
+}

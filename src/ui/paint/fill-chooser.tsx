@@ -1,0 +1,110 @@
+'use client'
+
+import { gradientRecipes } from '@/core/palette'
+import { slotColor } from '@/core/resolve'
+import {
+  isColor,
+  slotsInOrder,
+  type ColorDecision,
+  type GradientPaint,
+  type Paint,
+  type PicturePaint,
+} from '@/core/site'
+import { ColorChooser } from '../color'
+import { useEditorState } from '../editor'
+import { Segments } from '../kit'
+import { GradientEditor } from './gradient-editor'
+import { PicturePaintEditor } from './picture-paint-editor'
+
+type Kind = 'color' | 'gradient' | 'picture'
+
+const kindOf = (paint: Paint): Kind =>
+  isColor(paint) ? 'color' : 'gradient' in paint ? 'gradient' : 'picture'
+
+interface FillChooserProps {
+  readonly label: string
+  /** What is decided where the change goes; absent where nothing is. */
+  readonly value?: Paint
+  /** What is seen now. */
+  readonly present: Paint
+  readonly onDrag: (paint: Paint) => void
+  readonly onChoose: (paint: Paint) => void
+  readonly onPoint: (decision: ColorDecision | undefined) => void
+}
+
+/** A fill: one colour, a gradient, or a picture. */
+export function FillChooser(props: FillChooserProps) {
+  const { label, value, present, onDrag, onChoose, onPoint } = props
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  const pictures = useEditorState((state) => state.docs.pictures)
+  const shown = value ?? present
+  const [firstPicture] = Object.values(pictures)
+  const under: ColorDecision = isColor(present) ? present : { value: '#808080' }
+  const turnTo = (kind: Kind) => {
+    if (kind === 'color') return onChoose(firstColor(shown))
+    if (kind === 'picture' && firstPicture) {
+      return onChoose({ picture: firstPicture.id, under } as PicturePaint)
+    }
+    const colors = slotsInOrder(palette).flatMap(({ id, value: held }) =>
+      held ? [{ id, color: slotColor(palette, id) }] : [],
+    )
+    onChoose(gradientFrom(shown) ?? (gradientRecipes(colors)[0]?.paint as GradientPaint) ?? plain)
+  }
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
+      <Segments
+        label="Kind of fill"
+        value={kindOf(shown)}
+        options={[
+          ['color', 'Colour'],
+          ['gradient', 'Gradient'],
+          ...(firstPicture ? [['picture', 'Picture'] as const] : []),
+        ]}
+        onChange={turnTo}
+      />
+      {isColor(shown) && (
+        <ColorChooser
+          label={label}
+          value={value && isColor(value) ? value : undefined}
+          present={shown}
+          onPoint={onPoint}
+          onChoose={onChoose}
+        />
+      )}
+      {'gradient' in shown && <GradientEditor value={shown} onDrag={onDrag} onChoose={onChoose} />}
+      {'picture' in shown && (
+        <PicturePaintEditor value={shown} onDrag={onDrag} onChoose={onChoose} />
+      )}
+    </div>
+  )
+}
+
+/** From one grey to another: where a palette has no colours to begin with. */
+const plain: GradientPaint = {
+  gradient: 'linear',
+  angle: 180,
+  stops: [
+    { at: 0, color: { value: '#808080' } },
+    { at: 100, color: { value: '#404040' } },
+  ],
+}
+
+/** A bound colour as a gradient from itself to a darker shade of it, top to bottom. */
+function gradientFrom(paint: Paint): GradientPaint | undefined {
+  if (!isColor(paint) || !('slot' in paint)) return undefined
+  const lightness = Math.max(-100, (paint.shade?.lightness ?? 0) - 14)
+  return {
+    gradient: 'linear',
+    angle: 180,
+    space: 'oklab',
+    stops: [
+      { at: 0, color: paint },
+      { at: 100, color: { slot: paint.slot, shade: { ...paint.shade, lightness } } },
+    ],
+  }
+}
+
+function firstColor(paint: Paint): ColorDecision {
+  if (isColor(paint)) return paint
+  return 'gradient' in paint ? paint.stops[0]!.color : paint.under
+}

@@ -1,0 +1,1 @@
+export { FillChooser } from './fill-chooser'
