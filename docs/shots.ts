@@ -1,7 +1,7 @@
 import path from 'node:path'
 import type { Page } from '@playwright/test'
 import { openBrowser } from '../bench/browser'
-import { clickOnStage, openPaint, stageFrame, tern } from '../e2e/editor'
+import { clickOnStage, openPaint, openView, stageFrame, tern } from '../e2e/editor'
 
 interface Shot {
   readonly name: string
@@ -17,6 +17,26 @@ const shots: readonly Shot[] = [
     take: async (page) => {
       await openPaint(page)
       await clickOnStage(page, '[data-section="opening"] .main-button')
+    },
+  },
+  {
+    name: 'ledger',
+    take: async (page) => {
+      await openPaint(page)
+      await page
+        .getByRole('button', { name: /^The bench/ })
+        .first()
+        .click()
+      await page.getByRole('radio', { name: 'this section' }).click()
+      await page.getByRole('radio', { name: 'Gradient' }).click()
+      await page.locator('aside[aria-label=Trace]').evaluate((node) => node.scrollTo(0, 290))
+    },
+  },
+  {
+    name: 'looks',
+    take: async (page) => {
+      await openView(page, '/looks')
+      await page.getByRole('radio', { name: 'Type' }).click()
     },
   },
   {

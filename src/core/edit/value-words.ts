@@ -1,5 +1,13 @@
 import { isFeature, type Property } from '../elements'
-import { isColor, type LookValue, type Paint, type SiteDocs, type TraitValues } from '../site'
+import { writeShade } from '../color'
+import {
+  isBound,
+  isColor,
+  type LookValue,
+  type Paint,
+  type SiteDocs,
+  type TraitValues,
+} from '../site'
 import { faceSetting, pill, sides, stateWords, written, type State, type TraitId } from '../traits'
 import { writeDecision } from './decision-text'
 
@@ -74,10 +82,12 @@ const words: { readonly [T in TraitId]: Words<T> } = {
 export function paintWords(paint: Paint, docs: SiteDocs): string {
   if (isColor(paint)) return writeDecision(docs.frame.palette, paint)
   if ('picture' in paint) return paint.tint ? 'a picture, tinted' : 'a picture'
-  const [first, last] = [paint.stops[0]!, paint.stops.at(-1)!].map(({ color }) =>
-    writeDecision(docs.frame.palette, color),
-  )
-  return `${first} → ${last}`
+  const { palette } = docs.frame
+  const [first, last] = [paint.stops[0]!.color, paint.stops.at(-1)!.color]
+  // What is a shade of the same slot need not say its name again.
+  const isSame = isBound(first) && isBound(last) && last.shade && first.slot === last.slot
+  const end = isSame ? writeShade(last.shade!) : writeDecision(palette, last)
+  return `${writeDecision(palette, first)} → ${end}`
 }
 
 /** What was decided for a property, in a few words: `12 px`, `Brand −10`, `step +2`. */

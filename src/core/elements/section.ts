@@ -6,11 +6,11 @@ const ground = { label: 'Ground', paints: 'fill', role: 'ground' } as const
 /** A section's own colours. Its ground is what everything in it stands on; on tablets and phones it can be another one. */
 export const sectionFacets: readonly Facet[] = [
   { ...ground, key: 'fill' },
-  { ...ground, key: 'fillTablet', label: 'Ground on tablets', within: ['fill'], below: 'tablet' },
+  { ...ground, key: 'fillTablet', label: 'On tablets', within: ['fill'], below: 'tablet' },
   {
     ...ground,
     key: 'fillPhone',
-    label: 'Ground on phones',
+    label: 'On phones',
     within: ['fillTablet', 'fill'],
     below: 'phone',
   },

@@ -174,7 +174,11 @@ function tracesOf(frame: Frame, group: Look): Trace[] {
   const spot = spotOfLook(frame, group)
   if (!spot) return []
   const element = elementOfLook(group)
-  const shown = facetsOf(element).filter(({ key }) => !group.hides?.includes(key))
+  // A part of a border, or the ground on phones, is seen for itself where it is decided.
+  const shown = facetsOf(element).filter(
+    ({ key, within }) =>
+      !group.hides?.includes(key) && (!within || group.sample?.looks?.[key] !== undefined),
+  )
   return shown.flatMap((facet) => {
     const rest = traceFacet(spot, element, facet, 'rest')
     const hover = traceFacet(spot, element, facet, 'hover')

@@ -162,7 +162,7 @@ export function Stage({ onKey, children }: StageProps) {
     const { selection, also = [] } = editor.store.getState()
     const found = hit(event)?.selection
     const isMore = event.shiftKey && found?.element && selection?.element
-    if (!isMore) return editor.show({ selection: found })
+    if (!isMore) return editor.show({ selection: found, also: undefined })
     // The one that was chosen last is what the panel tells of; once more leaves it out again.
     const others = without([selection, ...also], found)
     const isChosen = others.length < also.length + 1

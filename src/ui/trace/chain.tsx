@@ -6,11 +6,11 @@ import { valueWords } from '@/core/edit'
 import { baseStyle, isFeature } from '@/core/elements'
 import type { Decider } from '@/core/resolve'
 import { roleName } from '@/core/roles'
-import { isColor, slotName, type Paint } from '@/core/site'
+import { slotName, type Paint } from '@/core/site'
 import { settings, stateWords } from '@/core/traits'
 import { useEditor, useEditorState } from '../editor'
 import { Swatch } from '../kit'
-import { decisionHex } from '../look'
+import { paintBackground } from '../look'
 import type { Overrule } from '../stage'
 import type { Traced } from './traced'
 
@@ -61,7 +61,7 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
   }
   const patch = (set: Decider['set']): string | undefined => {
     if (isFeature(property) || set === undefined) return undefined
-    return isColor(set as Paint) ? decisionHex(palette, set as never) : 'transparent'
+    return paintBackground(siteId, palette, set as Paint)
   }
   const slotNumber = color?.slot ? palette.order.indexOf(color.slot) + 1 : 0
   const source = trace.setting && trace.chain[trace.decidedBy]?.at !== 'setting' && trace.setting

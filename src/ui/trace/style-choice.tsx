@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { basesOf, baseStyle, labelOf } from '@/core/elements'
-import { idFromName, own, type ElementId, type SiteElement, type StyleId } from '@/core/site'
+import { bodyOf, idFromName, own, type SiteElement, type StyleId } from '@/core/site'
 import { useEditor, useEditorState, type Selection } from '../editor'
 import { Dialog, Menu, MenuChoice, MenuItem, MenuLine, TextField } from '../kit'
 import { editProblemWords } from '../words'
@@ -18,16 +18,19 @@ const NOBODY: readonly Selection[] = []
 /** The element style of what is chosen: another one of its kind, none, or a new one made from it. */
 export function StyleChoice({ selection, element }: StyleChoiceProps) {
   const editor = useEditor()
-  const styles = useEditorState((state) => state.docs.frame.styles)
+  const docs = useEditorState((state) => state.docs)
+  const { styles } = docs.frame
   const also = useEditorState((state) => state.also) ?? NOBODY
   const [naming, setNaming] = useState(false)
   const fitting = Object.values(styles)
     .filter(({ id, kind }) => kind === element.kind && !baseStyle(id))
     .sort((a, b) => (a.name < b.name ? -1 : 1))
   const given = element.style && own(styles, element.style)
-  const all = [selection, ...also].flatMap(({ doc, element: id }) =>
-    id ? [{ doc, element: id as ElementId }] : [],
-  )
+  // A style is of one kind of element: of all that are chosen, those of the same kind take it.
+  const all = [selection, ...also].flatMap(({ doc, element: id }) => {
+    const found = id && own(bodyOf(docs, doc)?.elements ?? {}, id)
+    return found && found.kind === element.kind ? [{ doc, element: found.id }] : []
+  })
   const told = (problem: keyof typeof editProblemWords | undefined) => {
     if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
     return problem
