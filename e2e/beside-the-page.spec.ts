@@ -12,7 +12,7 @@ test('the names of themes show on pointing, by a key for all, and hide nothing o
   await expect(name).toBeHidden()
   await chip.hover()
   await expect(name).toBeVisible()
-  await page.getByRole('heading', { name: 'Why this colour?' }).hover()
+  await page.getByRole('heading', { name: 'Why does it look so?' }).hover()
   await expect(name).toBeHidden()
   await page.keyboard.press('t')
   await expect(name).toBeVisible()

@@ -13,6 +13,7 @@ import {
 import { cssProperty, windowWidths, type Facet, type Feature } from '@/core/elements'
 import { renderSite } from '@/core/render'
 import {
+  baseOfThing,
   computedTrait,
   computedUnset,
   facetsOf,
@@ -105,7 +106,7 @@ function featureQuestions(spot: Spot, element: SiteElement | undefined, width: n
       const { value } = traceFeature(spot, element, feature, state)
       const own = element && sizeOf(spot, element, feature, state)
       const size = own ? sizeAt(fluidSize(settings, own as TraitValues['size']), width) : 0
-      const scales = spot.section.kind === 'band'
+      const scales = baseOfThing(spot, undefined).id === 'section'
       const computed =
         value === undefined
           ? computedUnset[feature.trait]

@@ -23,7 +23,8 @@ export const card = defineKind({
   fresh: {},
   css: `
 .card { display: flex; flex-direction: column; gap: calc(0.65rem * var(--density)); }
-.card > .picture:first-child { margin: calc(var(--card-pad-y) * -1) calc(var(--card-pad-x) * -1) 0.5rem; }
+.card { --pad-y: var(--card-pad-y); --pad-x: var(--card-pad-x); }
+.card > .picture:first-child { margin: calc(var(--pad-y) * -1) calc(var(--pad-x) * -1) 0.5rem; }
 .card > .picture:first-child img { border-radius: calc(var(--card-radius) - 1px) calc(var(--card-radius) - 1px) 0 0; }`,
   html: (_content, { root, children }) => tag('div', root, children),
   samples: () => [

@@ -114,7 +114,7 @@ export const fieldSources: Sources = {
   corner: setting('fieldCorner'),
   lineWidth: setting('fieldLine'),
   lineStyle: solid,
-  padding: { usual: { block: 11, inline: 13.5 } },
+  padding: { usual: { block: 11.2, inline: 13.6 } },
   shadow: null,
-  ...asText({ size: { usual: { px: 16 } }, leading: { usual: 1.25 } }),
+  ...asText({ size: { usual: { px: 16 } }, weight: { usual: 400 } }),
 }

@@ -19,7 +19,7 @@ export const numbers = defineKind({
   features: [
     ...features(
       asHeading({
-        size: { usual: { px: 50, narrow: 32 } },
+        size: { usual: { px: 49.6, narrow: 32 } },
         leading: { usual: 1.05 },
       }),
       { part: 'figure', as: 'figure', label: 'Figures' },

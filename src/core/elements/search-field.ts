@@ -60,7 +60,6 @@ export const searchField = defineKind({
           face: { usual: 'interactive' },
           size: { usual: { px: 16 } },
           weight: { setting: 'interactiveWeight' },
-          leading: { usual: 1.2 },
           spacing: { setting: 'buttonSpacing' },
           case: { setting: 'buttonCase' },
         }),

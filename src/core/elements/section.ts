@@ -61,7 +61,7 @@ export const sectionLayouts = ['stack', 'split', 'bar', 'columns'] as const
 export const sectionCss = `
 :root { --space-scale: 1; }
 .section { padding-inline: var(--space-side); overflow-wrap: break-word; }
-.section:is(.header, .footer) { --space-scale: 1; }
+.section:is(.header, .footer, ${STRIP}) { --space-scale: 1; }
 .inner { box-sizing: border-box; width: 100%; margin-inline: auto; }
 .inner > *, .inner .group > *, .card > * { margin-block: 0; }
 .inner.stack { display: flex; flex-direction: column; gap: calc(1.35rem * var(--density)); }

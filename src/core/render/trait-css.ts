@@ -58,7 +58,12 @@ const writers: { readonly [T in TraitId]: Writer<T> } = {
   corner: (value) => [['border-radius', px(value)]],
   lineWidth: (value) => [['border-width', onSides(value, px)]],
   lineStyle: (value) => [['border-style', onSides(value, String)]],
-  padding: ({ block, inline }) => [['padding', `${px(block)} ${px(inline)}`]],
+  // What reaches to the edge of a thing, such as a picture on top of a card, has to know how far it is.
+  padding: ({ block, inline }) => [
+    ['--pad-y', px(block)],
+    ['--pad-x', px(inline)],
+    ['padding', 'var(--pad-y) var(--pad-x)'],
+  ],
   space: (value) => [['padding-block', `calc(${px(value)} * var(--space-scale))`]],
   width: (value) => [['max-width', px(value)]],
   shadow: ({ shadows }) => [['box-shadow', shadows.map(shadowCss).join(', ') || 'none']],

@@ -15,7 +15,7 @@ export interface Computing {
   readonly settings: Settings
   readonly width: number
   readonly size: number
-  /** Whether the space of the section shrinks in narrow windows, as it does but for headers and footers. */
+  /** Whether the space of the section shrinks in narrow windows, as it does but for headers, footers and strips of announcements. */
   readonly scales: boolean
 }
 

@@ -10,6 +10,7 @@ export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
   ['1 … 9', 'edit that slot of the palette'],
   [', and .', 'page before, page after'],
   ['arrows', 'on the page: walk what is on it, section by section with ← →'],
+  ['Shift click, Shift ↑ and ↓', 'on the page: choose several, to be changed together'],
   ['Enter, double click', 'on the page: write the words where they stand'],
   ['N', 'on the page: add a section behind the chosen one'],
   ['Alt ↑ and ↓', 'move the chosen section or element among those beside it'],

@@ -48,10 +48,10 @@ export function TracePanel() {
 function Nothing() {
   return (
     <div className="p-4">
-      <h2 className="text-[15px] font-bold">Why this colour?</h2>
+      <h2 className="text-[15px] font-bold">Why does it look so?</h2>
       <p className="mt-2 text-soft">
-        Click anything on the page. Its colours show here, with the chain of decisions behind each
-        and how far a change would reach.
+        Click anything on the page. Its colours, shapes and type show here, each with the chain of
+        decisions behind it and how far a change would reach.
       </p>
       <p className="mt-2 text-soft">
         Drag a slot from the tray onto anything to bind it. Hover a slot to see all it colours.
