@@ -101,6 +101,8 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
           kind="source"
           told={settings[source].label}
           what={String(docs.frame.settings[source])}
+          onOpen={() => router.push(`/sites/${siteId}/looks`)}
+          openLabel="Set it for the whole site"
         />
       )}
       {color?.slot && color.color && (

@@ -153,7 +153,7 @@ function LedgerLine({ trace, isOpen, onToggle }: LedgerLineProps) {
       >
         {words} {more && <span className="code text-[11px] font-normal">{more}</span>}
       </span>
-      <Mark where={whereOf(deciderOf(trace))} />
+      <Mark where={whereOf(deciderOf(trace), trace.setting)} />
     </button>
   )
 }

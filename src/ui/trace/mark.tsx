@@ -1,9 +1,13 @@
 import type { Decider } from '@/core/resolve'
+import type { SettingId } from '@/core/traits'
 
 /** Where a property is decided: on the very thing, by a style, by theme or site, or by nobody. */
 export type Where = 'here' | 'style' | 'shared' | 'nobody'
 
-export function whereOf(decider: Pick<Decider, 'at'> | undefined): Where {
+export function whereOf(
+  decider: Pick<Decider, 'at'> | undefined,
+  setting: SettingId | undefined,
+): Where {
   switch (decider?.at) {
     case 'element':
     case 'section':
@@ -15,7 +19,7 @@ export function whereOf(decider: Pick<Decider, 'at'> | undefined): Where {
     case 'setting':
       return 'shared'
     default:
-      return 'nobody'
+      return setting ? 'shared' : 'nobody'
   }
 }
 

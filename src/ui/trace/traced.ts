@@ -60,10 +60,16 @@ export const deciderOf = ({ chain, decidedBy }: Traced): Decider | undefined => 
 export const isOfState = (trace: Traced): boolean =>
   trace.state !== 'rest' && (deciderOf(trace)?.state ?? 'rest') !== 'rest'
 
-/** What changes nothing of how a thing looks without it. */
-const NEUTRAL: Partial<Readonly<Record<TraitId, LookValue>>> = { spacing: 0, case: 'none' }
+/** What changes nothing of how a thing looks without it, or makes it look as running text does. */
+const NEUTRAL: Partial<Readonly<Record<TraitId, LookValue>>> = {
+  spacing: 0,
+  case: 'none',
+  face: 'body',
+  size: { step: 0 },
+}
 
-const isNeutral = ({ trait }: Feature, value: LookValue | undefined) => NEUTRAL[trait] === value
+const isNeutral = ({ trait }: Feature, value: LookValue | undefined) =>
+  value !== undefined && canonicalJson(NEUTRAL[trait] ?? null) === canonicalJson(value)
 
 /**
  * Whether a property has a line of its own: somebody decided it, and it can be seen. What is as
@@ -72,8 +78,10 @@ const isNeutral = ({ trait }: Feature, value: LookValue | undefined) => NEUTRAL[
 export function hasLine(trace: Traced, element: SiteElement | undefined): boolean {
   const { property } = trace
   const decider = deciderOf(trace)
-  if (!decider || decider.at === 'usual') return false
-  if (isFeature(property)) return decider.at !== 'setting' || !isNeutral(property, trace.value)
+  // What is usual and follows a setting, such as the face of headings, is the site's decision.
+  if (!decider || (decider.at === 'usual' && !trace.setting)) return false
+  const isShared = decider.at === 'setting' || decider.at === 'usual'
+  if (isFeature(property)) return !isShared || !isNeutral(property, trace.value)
   if (property.within) return decider.key === property.key && decider.at !== 'theme'
   return isShown(property, element) || decider.at === 'element'
 }
