@@ -1,5 +1,5 @@
 import { demoSites } from '@demo/sites'
-import { facetsOf, isShown, spotsOnPage, traceFacet } from '../resolve'
+import { shownFacets, spotsOnPage, traceFacet } from '../resolve'
 import {
   siteDocs,
   bodyOf,
@@ -19,8 +19,7 @@ function countedOneByOne(): { slots: Record<string, number>; roles: Record<strin
   const slots: Record<string, number> = {}
   const roles: Record<string, number> = {}
   const add = (spot: ReturnType<typeof spotsOnPage>[number], element?: SiteElement) => {
-    for (const facet of facetsOf(element)) {
-      if (!isShown(facet, element)) continue
+    for (const facet of shownFacets(element)) {
       for (const state of ['rest', 'hover'] as const) {
         const trace = traceFacet(spot, element, facet, state)
         const decider = trace.chain[trace.decidedBy]!
