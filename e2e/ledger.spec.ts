@@ -138,6 +138,33 @@ test('several that are chosen are changed together; a style is made from one and
     .toBe('0px')
 })
 
+test('how an element looks is copied and given to another, in one step', async ({ page }) => {
+  await openPaint(page)
+  const more = async (item: string) => {
+    await page.getByRole('button', { name: 'More to do' }).click()
+    await page.getByRole('menuitem', { name: item }).click()
+  }
+  const quiet = (property: string) =>
+    computedOnStage(page, '[data-section=opening] .quiet-button', property)
+  await clickOnStage(page, '[data-section=opening] .main-button')
+  await unfold(page, 'padding')
+  await reach(page, 'this element').click()
+  const upright = page.getByRole('textbox', { name: 'Upright' })
+  await upright.fill('31')
+  await upright.press('Enter')
+  await expect
+    .poll(() => computedOnStage(page, '[data-section=opening] .main-button', 'padding-top'))
+    .toBe('31px')
+  await more('Copy how it looks')
+  await clickOnStage(page, '[data-section=opening] .quiet-button')
+  await more('Only their colours')
+  expect(await quiet('padding-top')).not.toBe('31px')
+  await more('Give it the copied looks')
+  await expect.poll(() => quiet('padding-top')).toBe('31px')
+  await undo(page)
+  await expect.poll(() => quiet('padding-top')).not.toBe('31px')
+})
+
 test('a band takes a gradient that follows its slot, and is plain on phones', async ({ page }) => {
   await openPaint(page)
   await page

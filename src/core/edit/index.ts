@@ -20,6 +20,7 @@ export {
   type LookSetting,
   type LookTarget,
 } from './look-edits'
+export { givenLooks, lookGroups, looksOfElement, type LookGroup } from './given-looks'
 export { settingWords } from './setting-edits'
 export { descendsFrom } from './style-edits'
 export { paintWords, propertyWords, valueWords } from './value-words'

@@ -19,6 +19,7 @@ import {
   putInto,
   remove,
 } from './deeds'
+import { LookItems } from './look-items'
 import { keepPart, loosenPart } from './part-deeds'
 
 type Asked = 'rename' | 'copy' | undefined
@@ -89,6 +90,7 @@ export function DeedBar({ selection }: { readonly selection: Selection }) {
               Put it into a row
             </MenuItem>
             <MenuLine />
+            <LookItems selection={selection} />
           </>
         ) : (
           <>
