@@ -26,6 +26,7 @@ test('what is hard to read is counted in the top bar, leads to it, and is told b
   await expect(page.getByLabel('Chosen cells')).toContainText('needs 4.5')
   // Who comes back finds the roles in use again.
   await page.getByRole('link', { name: 'Paint' }).click()
+  await page.getByTestId('stage').waitFor()
   await page.getByRole('link', { name: 'Themes' }).click()
   await expect(page.getByLabel('Roles that are shown')).toHaveValue('used')
 })

@@ -12,8 +12,8 @@ export function roleProperty(role: RoleId): string {
 }
 
 export interface CssRule {
-  /** The condition of windows that it holds in; in all of them where absent. */
-  readonly media?: string
+  /** The width of the widest window that it holds in, in CSS pixels; in all of them where absent. */
+  readonly upTo?: number
   readonly selector: string
   readonly declarations: ReadonlyArray<readonly [property: string, value: string]>
 }
@@ -36,14 +36,14 @@ function writePlain(rules: readonly CssRule[]): string {
 
 /**
  * Rules as a designer would write them; those for one selector are drawn together, in the order
- * met. What holds in some windows alone comes behind the rest, each condition once.
+ * met. What holds in narrow windows alone comes behind the rest, the narrower the later.
  */
 export function writeRules(rules: readonly CssRule[]): string {
-  const plain = rules.filter(({ media }) => !media)
-  const conditions = [...new Set(rules.flatMap(({ media }) => media ?? []))]
-  const inWindows = conditions.map((condition) => {
-    const own = writePlain(rules.filter(({ media }) => media === condition))
-    return `@media ${condition} {\n${own.replace(/^(?=.)/gm, '  ')}}\n`
+  const plain = rules.filter(({ upTo }) => upTo === undefined)
+  const widths = [...new Set(rules.flatMap(({ upTo }) => upTo ?? []))].sort((a, b) => b - a)
+  const inWindows = widths.map((width) => {
+    const own = writePlain(rules.filter(({ upTo }) => upTo === width))
+    return `@media (max-width: ${width}px) {\n${own.replace(/^(?=.)/gm, '  ')}}\n`
   })
   return writePlain(plain) + inWindows.join('')
 }

@@ -128,7 +128,7 @@ export function lookRules(
       return {
         selector: target(root, property, state),
         declarations: valueCss(property, value, pictureCss),
-        ...(below ? { media: `(max-width: ${windowWidths[below]}px)` } : {}),
+        ...(below ? { upTo: windowWidths[below] } : {}),
       }
     }),
   )

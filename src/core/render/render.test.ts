@@ -10,6 +10,7 @@ import {
   type SiteDocs,
   type SlotId,
 } from '../site'
+import { writeRules } from './css-names'
 import { slotProperties } from './palette-css'
 import {
   renderDocument,
@@ -241,4 +242,21 @@ describe('HTML', () => {
     expect(whole).toContain('default-src &#39;none&#39;')
     expect(whole).toContain('<link rel="stylesheet" href="site.css">')
   })
+})
+
+test('what holds in narrow windows comes behind the rest, the narrower the later, whichever was met first', () => {
+  const rule = (selector: string, upTo?: number) => ({
+    selector,
+    declarations: [['color', 'red']] as const,
+    ...(upTo ? { upTo } : {}),
+  })
+  const css = writeRules([rule('a', 640), rule('b'), rule('c', 1000), rule('d', 640)])
+  expect(css.match(/[abcd] \{|max-width: \d+/g)).toEqual([
+    'b {',
+    'max-width: 1000',
+    'c {',
+    'max-width: 640',
+    'a {',
+    'd {',
+  ])
 })
