@@ -1,6 +1,6 @@
 import { isFeature, propertiesOf, type Property } from '../elements'
 import { styleChain } from '../resolve'
-import type { Frame, Looks, SiteElement } from '../site'
+import { looksOver, type Frame, type Looks, type SiteElement } from '../site'
 import { states, traits } from '../traits'
 import type { LookSetting, LookTarget } from './look-edits'
 
@@ -16,10 +16,7 @@ function isIn(property: Property, group: LookGroup): boolean {
 /** What an element and the styles that it was given decide, by property and state. */
 export function looksOfElement({ styles }: Pick<Frame, 'styles'>, element: SiteElement): Looks {
   const chain = [element.looks, ...styleChain(styles, element.style).map(({ looks }) => looks)]
-  return chain.reduceRight<Looks>((below, looks = {}) => {
-    const keys = new Set([...Object.keys(below), ...Object.keys(looks)])
-    return Object.fromEntries([...keys].map((key) => [key, { ...below[key], ...looks[key] }]))
-  }, {})
+  return chain.reduceRight<Looks>((below, looks) => looksOver(looks, below), {})
 }
 
 /**

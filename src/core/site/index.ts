@@ -20,6 +20,7 @@ export {
   decisionsIn,
   decisionsInside,
   looksOf,
+  looksOver,
   mostShadows,
   paintIn,
   valueSchema,

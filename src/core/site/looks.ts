@@ -71,6 +71,12 @@ export function looksOf(kind: StyledKind, holder: LookHolder): z.ZodType<Looks> 
   }) as unknown as z.ZodType<Looks>
 }
 
+/** Looks over others: property by property and state by state, what lies on top counts. */
+export function looksOver(top: Looks | undefined, below: Looks): Looks {
+  const keys = new Set([...Object.keys(below), ...Object.keys(top ?? {})])
+  return Object.fromEntries([...keys].map((key) => [key, { ...below[key], ...top?.[key] }]))
+}
+
 /** What is decided for a facet. */
 export const paintIn = (
   looks: Looks | undefined,

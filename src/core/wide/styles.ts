@@ -17,6 +17,7 @@ import {
   canonicalJson,
   changesOfRecord,
   colorDecision,
+  looksOver,
   own,
   siteDocs,
   styleId,
@@ -59,23 +60,17 @@ const planned = (before: Frame | Page, after: Frame | Page, count: number): Plan
   count,
 })
 
-/** Looks over others: property by property and state by state, what lies on top counts. */
-function over(top: Looks | undefined, below: Looks): Looks {
-  const keys = new Set([...Object.keys(below), ...Object.keys(top ?? {})])
-  return Object.fromEntries([...keys].map((key) => [key, { ...below[key], ...top?.[key] }]))
-}
-
 /** What an element would lose that changes its style: what the styles decide that it inherits from no more. */
 function looksLost(styles: Styles, style: StyleId, to: StyleId | undefined): Looks {
   const stays = new Set(styleChain(styles, to).map(({ id }) => id))
   return styleChain(styles, style)
     .filter(({ id }) => !stays.has(id))
-    .reduceRight<Looks>((below, { looks }) => over(looks, below), {})
+    .reduceRight<Looks>((below, { looks }) => looksOver(looks, below), {})
 }
 
 const dressed = (element: SiteElement, style: StyleId | undefined, lost: Looks): SiteElement => {
   const { style: _was, looks, ...rest } = element
-  const next = over(looks, lost)
+  const next = looksOver(looks, lost)
   return {
     ...rest,
     ...(Object.keys(next).length ? { looks: next } : {}),
@@ -118,7 +113,7 @@ function withoutStyle(styles: Styles, id: StyleId, keep: boolean): Styles {
     Object.entries(others).map(([name, style]) => {
       if (style.parent !== id) return [name, style]
       const { parent: _was, ...rest } = style
-      const looks = keep ? over(style.looks, gone!.looks) : style.looks
+      const looks = keep ? looksOver(style.looks, gone!.looks) : style.looks
       return [name, { ...rest, looks, ...(gone!.parent ? { parent: gone!.parent } : {}) }]
     }),
   ) as Styles
