@@ -1,6 +1,6 @@
 import { interpolate, rgb } from 'culori'
 import fc from 'fast-check'
-import { colorOf, fromBytes, type Color } from './index'
+import { colorOf, fromBytes, toOklch, type Color } from './index'
 import { mix, mixSpaces } from './mix'
 
 const color: fc.Arbitrary<Color> = fc
@@ -8,7 +8,7 @@ const color: fc.Arbitrary<Color> = fc
   .map(([r, g, b, alpha]) => ({ ...fromBytes([r, g, b]), alpha }))
 
 const MODES = { srgb: 'rgb', oklab: 'oklab', oklch: 'oklch' } as const
-const isHueless = ({ r, g, b }: Color) => Math.max(r, g, b) - Math.min(r, g, b) < 0.04
+const isHueless = (each: Color) => toOklch(each).c < 0.021
 
 /** Reference: culori 4, `interpolate`, on opaque colours (it does not premultiply). */
 test.each(mixSpaces)('opaque colours mix in %s as the reference library has it', (space) => {
@@ -36,6 +36,8 @@ test.each(mixSpaces)(
   (space) => {
     fc.assert(
       fc.property(color, color, (from, to) => {
+        // A colour without a hue takes that of the other, at its very end as well.
+        fc.pre(space !== 'oklch' || !(isHueless(from) || isHueless(to)))
         for (const [at, end] of [
           [0, from],
           [1, to],

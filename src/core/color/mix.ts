@@ -15,8 +15,11 @@ function hueBetween(from: number, to: number, at: number): number {
   return (from + way * at + 360) % 360
 }
 
-/** Chroma below which a colour has no hue to speak of. */
-const HUELESS = 4e-4
+/**
+ * Chroma below which a colour has no hue that counts, as Chromium has it (measured, see
+ * `e2e/paints.spec.ts`); CSS Color 4, 4.4 leaves how small a chroma that is to browsers.
+ */
+const HUELESS = 0.02
 
 /**
  * The colour between two, `at` 0…1 of the way, in a space, as browsers paint a gradient: what is
