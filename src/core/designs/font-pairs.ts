@@ -123,7 +123,7 @@ export const fontPairOf = (id: string | undefined): FontPair | undefined =>
   fontPairs.find((each) => each.id === id)
 
 /** The settings that a pair decides. */
-export const settingsOfPair = ({ heading, body }: FontPair) => ({
+export const settingsOfPair = ({ heading, body }: Pick<FontPair, 'heading' | 'body'>) => ({
   titleFace: heading.family,
   titleWeight: heading.weight,
   headingFace: heading.family,

@@ -1,4 +1,5 @@
 import type { Settings } from '../traits'
+import { settingsOfPair } from './font-pairs'
 
 type Face = readonly [family: string, weight: number]
 
@@ -10,16 +11,9 @@ interface OfDesign extends Partial<Settings> {
 
 /** The settings of a site from what a design says of them. */
 export function siteSettings({ headings, text, ...given }: OfDesign): Settings {
-  const [headingFace, headingWeight] = headings
-  const [bodyFace, bodyWeight] = text
+  const [heading, body] = [headings, text].map(([family, weight]) => ({ family, weight }))
   return {
-    titleFace: headingFace,
-    titleWeight: headingWeight,
-    headingFace,
-    headingWeight,
-    bodyFace,
-    bodyWeight,
-    interactiveFace: bodyFace,
+    ...settingsOfPair({ heading: heading!, body: body! }),
     interactiveWeight: 650,
     textSize: 17,
     scale: 1.3,

@@ -143,15 +143,9 @@ describe('what is decided for shapes and type', () => {
       { shadows: [{ ...shadow, color: { slot: 'gone' } }] },
       'slot-gone',
     ],
-    ['a typeface on a single element', 'face', { typeface: 'Karla' }, 'value-unfit'],
+    ['a typeface that is none of the site’s faces', 'face', 'Karla', 'value-unfit'],
   ])('%s is refused, and nothing is changed', (_what, key, value, problem) => {
     expect(run(on(button.id, key, value))).toEqual({ ok: false, problem })
-  })
-
-  test('an element style may bring a typeface', () => {
-    const face = { typeface: 'Karla' }
-    const { frame: after } = done(docs, look({ style: 'heading-2' }, 'face', face))
-    expect(after.styles['heading-2' as never]).toMatchObject({ looks: { face: { rest: face } } })
   })
 
   test('a base style is there once something is decided for it, and gone when nothing is', () => {

@@ -14,7 +14,6 @@ import {
   valueSchema,
   type ColorDecision,
   type DocId,
-  type LookHolder,
   type Looks,
   type LookValue,
   type Paint,
@@ -57,7 +56,6 @@ interface Wearer {
 interface Found {
   readonly thing: Wearer
   readonly properties: readonly Property[]
-  readonly holder: LookHolder
 }
 
 /** The base style of an id as it is kept: begun where nothing was decided for it yet. */
@@ -80,18 +78,18 @@ function find(draft: DraftDocs, on: LookTarget): Found | EditProblem {
     // The ground of sections is their theme's, whatever else they have in common.
     const all = propertiesOf(kind)
     const properties = kind === 'section' ? all.filter(isFeature) : all
-    return { thing: style, properties, holder: 'style' }
+    return { thing: style, properties }
   }
   const body = draftBody(draft, on.doc)
   if (!body) return 'page-gone'
   if ('element' in on) {
     const element = own(body.elements, on.element)
     if (!element) return 'element-gone'
-    return { thing: element, properties: propertiesOf(element.kind), holder: 'thing' }
+    return { thing: element, properties: propertiesOf(element.kind) }
   }
   const section = own(body.sections, on.section)
   if (!section) return 'section-gone'
-  return { thing: section, properties: propertiesOf('section'), holder: 'thing' }
+  return { thing: section, properties: propertiesOf('section') }
 }
 
 /** Whether the stops of a gradient go from its beginning to its end; several may stand at one place. */
@@ -108,9 +106,8 @@ function problemOf(
   draft: DraftDocs,
   property: Property,
   value: LookValue,
-  holder: LookHolder,
 ): EditProblem | undefined {
-  if (!valueSchema(property, holder).safeParse(value).success) return unfit(property, value)
+  if (!valueSchema(property).safeParse(value).success) return unfit(property, value)
   if (!isFeature(property) && property.paints !== 'fill' && !isColor(value as Paint)) {
     return 'value-unfit'
   }
@@ -143,7 +140,7 @@ export function setLook(draft: DraftDocs, setting: LookSetting): EditProblem | u
   if (typeof found === 'string') return found
   const property = found.properties.find((each) => each.key === key)
   if (!property) return 'property-unknown'
-  const problem = value === null ? undefined : problemOf(draft, property, value, found.holder)
+  const problem = value === null ? undefined : problemOf(draft, property, value)
   if (problem) return problem
   const looks = withLook(found.thing.looks, setting)
   if (isEmptyBase(on, looks)) delete draft.frame.styles[(on as { style: never }).style]
@@ -184,7 +181,7 @@ export function lookWords(docs: SiteDocs, { on, key, state, value }: LookSetting
   const what = `${name}, ${propertyWords(property, state)}`
   if (value === null) return `${what} as inherited`
   // What cannot stand there is told too, when it is refused.
-  if (!valueSchema(property, 'style').safeParse(value).success) return what
+  if (!valueSchema(property).safeParse(value).success) return what
   return `${what}: ${valueWords(property, value, docs)}`
 }
 

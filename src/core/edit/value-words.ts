@@ -53,10 +53,7 @@ const words: { readonly [T in TraitId]: Words<T> } = {
         ? 'one shadow'
         : `${shadows.length} shadows`,
   opacity: (value) => `${written(value * 100, 1)} %`,
-  face: (value, { frame }) =>
-    typeof value === 'string'
-      ? `${frame.settings[faceSetting[value]]}, ${FACES[value]}`
-      : value.typeface,
+  face: (value, { frame }) => `${frame.settings[faceSetting[value]]}, ${FACES[value]}`,
   size: (value) => {
     if ('step' in value) return stepWords(value.step)
     return value.narrow === undefined ? px(value.px) : `${written(value.narrow, 2)}–${px(value.px)}`

@@ -39,11 +39,10 @@ test.each(siteFonts)(
   },
 )
 
-test('a site loads the typefaces of its faces and of its styles, and no others', () => {
+test('a site loads the typefaces of its faces, each once, and no others', () => {
   expect(typefacesOf(ternFrame).sort()).toEqual(['Fraunces', 'Karla'])
-  const looks = { face: { rest: { typeface: 'Lora' } } }
-  const styled = { id: 'quote', name: 'Quote', kind: 'heading', looks } as never
-  expect(typefacesOf({ ...ternFrame, styles: { quote: styled } as never })).toContain('Lora')
+  const titled = { ...ternFrame.settings, titleFace: 'Lora' }
+  expect(typefacesOf({ settings: titled }).sort()).toEqual(['Fraunces', 'Karla', 'Lora'])
   const css = typefaceCss(fontsOf(['Lora']), (file) => `fonts/${file}`)
   expect(css.match(/@font-face/g)).toHaveLength(2)
   expect(css).toContain('url("fonts/lora-latin-ext-wght-normal.woff2")')

@@ -50,16 +50,7 @@ export function stackOf(family: string): string {
   return `${name}, ${STANDING_IN[font?.fallback ?? 'sans-serif']}`
 }
 
-/** Every typeface that a value names, however deep. */
-function namedIn(value: unknown, into: Set<string>): void {
-  if (typeof value !== 'object' || value === null) return
-  if ('typeface' in value && typeof value.typeface === 'string') into.add(value.typeface)
-  for (const each of Object.values(value)) namedIn(each, into)
-}
-
-/** The typefaces of a site: those of its faces, and those that element styles take besides. */
-export function typefacesOf({ settings, styles }: Pick<Frame, 'settings' | 'styles'>): string[] {
-  const found = new Set<string>(faces.map((face) => settings[faceSetting[face]]))
-  for (const { looks } of Object.values(styles)) namedIn(looks, found)
-  return [...found]
-}
+/** The typefaces of a site: those of its faces. */
+export const typefacesOf = ({ settings }: Pick<Frame, 'settings'>): string[] => [
+  ...new Set(faces.map((face) => settings[faceSetting[face]])),
+]

@@ -22,6 +22,6 @@ export {
   renderSections,
   renderSiteCss,
   type SiteCss,
-  type Whereabouts,
   type WrittenSection,
 } from './render'
+export type { Whereabouts } from './whereabouts'

@@ -37,31 +37,37 @@ function gradientCss(paint: GradientPaint, colorText: ColorText): string {
   return `${paint.gradient}-gradient(${[gradientHead(paint), ...stops].filter(Boolean).join(', ')})`
 }
 
+/** Where the file of a picture lies, and which point of it stays in sight where nobody says otherwise. */
+export interface PictureFile {
+  readonly url: string
+  readonly position: string
+}
+
+const FITS = { cover: 'cover', contain: 'contain no-repeat', repeat: 'auto repeat' } as const
+
 function pictureCss(
   { picture, under, fit = 'cover', position, tint }: PicturePaint,
-  urlOf: (id: string) => string,
+  fileOf: (id: string) => PictureFile,
   colorText: ColorText,
 ): string {
-  // A point of its own stands in place of the one that the picture itself says.
-  const [url, place] = [urlOf(picture), position && `${position.x}% ${position.y}%`]
-  const file = place ? `${url.slice(0, url.indexOf(')') + 1)} ${place}` : url
-  const size = fit === 'repeat' ? `${file} / auto repeat` : `${file} / ${fit} no-repeat`
-  const layer = fit === 'cover' ? `${file} / cover` : size
-  if (!tint) return `${colorText(under)} ${layer}`
+  const file = fileOf(picture)
+  const place = position ? `${position.x}% ${position.y}%` : file.position
+  const layer = `${colorText(under)} url("${file.url}") ${place} / ${FITS[fit]}`
+  if (!tint) return layer
   const over = colorText(tint)
-  return `linear-gradient(${over}, ${over}), ${colorText(under)} ${layer}`
+  return `linear-gradient(${over}, ${over}), ${layer}`
 }
 
 /**
  * A paint as CSS: for `background` any paint, elsewhere only plain colours make
- * sense. `urlOf` writes the file of a picture and its position. Where there is no palette to refer to, `colorText` writes the colours.
+ * sense. `fileOf` tells the file of a picture. Where there is no palette to refer to, `colorText` writes the colours.
  */
 export function paintCss(
   paint: Paint,
-  urlOf: (id: string) => string,
+  fileOf: (id: string) => PictureFile,
   colorText: ColorText = decisionCss,
 ): string {
   if (isBound(paint) || isLoose(paint)) return colorText(paint)
-  if ('picture' in paint) return pictureCss(paint, urlOf, colorText)
+  if ('picture' in paint) return pictureCss(paint, fileOf, colorText)
   return gradientCss(paint, colorText)
 }

@@ -20,7 +20,7 @@ import type { RoleId } from '../roles'
 import type { Looks, LookValue, Paint, TraitValue } from '../site'
 import { states, traits, type State } from '../traits'
 import { roleProperty, type CssRule } from './css-names'
-import { paintCss } from './paint-css'
+import { paintCss, type PictureFile } from './paint-css'
 import { settingReference } from './setting-css'
 import { traitCss } from './trait-css'
 
@@ -105,11 +105,11 @@ export function kindFeatureRules(): CssRule[] {
   return [...ofSections, ...ofKinds]
 }
 
-type PictureCss = (id: string) => string
+type FileOf = (id: string) => PictureFile
 
-function valueCss(property: Property, value: LookValue, pictureCss: PictureCss) {
+function valueCss(property: Property, value: LookValue, fileOf: FileOf) {
   if (isFeature(property)) return traitCss(property.trait, value as TraitValue)
-  return [[cssProperty(property), paintCss(value as Paint, pictureCss)] as const]
+  return [[cssProperty(property), paintCss(value as Paint, fileOf)] as const]
 }
 
 /** The rules for what one element, one element style or one section decides. */
@@ -117,7 +117,7 @@ export function lookRules(
   root: string,
   properties: readonly Property[],
   looks: Looks | undefined,
-  pictureCss: PictureCss,
+  fileOf: FileOf,
 ): CssRule[] {
   if (!looks) return []
   return properties.flatMap((property) =>
@@ -127,7 +127,7 @@ export function lookRules(
       const below = isFeature(property) ? undefined : property.below
       return {
         selector: target(root, property, state),
-        declarations: valueCss(property, value, pictureCss),
+        declarations: valueCss(property, value, fileOf),
         ...(below ? { upTo: windowWidths[below] } : {}),
       }
     }),

@@ -12,7 +12,8 @@ import {
   widthsOf,
 } from '../site'
 import { shadesOnPages } from './palette-css'
-import { renderDocument, renderPageCss, renderSiteCss, type Whereabouts } from './render'
+import { renderDocument, renderPageCss, renderSiteCss } from './render'
+import type { Whereabouts } from './whereabouts'
 
 /** What published pages say of each other: where each lies, by its id. */
 export type PagePaths = Readonly<Record<string, string>>

@@ -12,14 +12,9 @@ import {
 } from '../site'
 import { writeRules } from './css-names'
 import { slotProperties } from './palette-css'
-import {
-  renderDocument,
-  renderPageCss,
-  renderSections,
-  renderSiteCss,
-  type Whereabouts,
-} from './render'
+import { renderDocument, renderPageCss, renderSections, renderSiteCss } from './render'
 import { shadesOnPages } from './palette-css'
+import type { Whereabouts } from './whereabouts'
 
 const where: Whereabouts = {
   pictures: {},

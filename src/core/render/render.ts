@@ -1,22 +1,6 @@
 import { withinSite } from '../css'
-import {
-  baseSelector,
-  baseStyle,
-  baseStyles,
-  escapeHtml,
-  isFeature,
-  kindClass,
-  kindOf,
-  positionOf,
-  propertiesOf,
-  sectionFacets,
-  sectionFeatures,
-  tag,
-  type NamedBase,
-  type ShownPicture,
-  type Surroundings,
-} from '../elements'
-import { liesOver, spotsOnPage, styleChain, veilOf, type Spot } from '../resolve'
+import { escapeHtml, kindClass, kindOf, tag, type Surroundings } from '../elements'
+import { liesOver, spotsOnPage, type Spot } from '../resolve'
 import {
   bodyOf,
   childrenOf,
@@ -28,32 +12,17 @@ import {
   type Frame,
   type Page,
   type PageId,
-  type Picture,
   type Pictures,
   type Section,
   type SiteDocs,
   type SiteElement,
 } from '../site'
 import { fontCss, kindsCss, settingsCss } from './base-css'
-import { roleProperty, writeRules, type CssRule } from './css-names'
-import { lookRules } from './property-css'
+import { writeRules } from './css-names'
+import { bodyRules, sectionRules, styleRules } from './thing-rules'
+import type { Whereabouts } from './whereabouts'
 import { paletteCss, shadesOnPages } from './palette-css'
 import { themesCss } from './theme-css'
-
-/** Where things lie, seen from the page that is written. */
-export interface Whereabouts {
-  readonly pictures: Pictures
-  readonly assetUrl: (id: string) => string
-  readonly fontUrl: (file: string) => string
-  /** A picture in narrower widths, where there are files of it. */
-  readonly narrower?: (picture: Picture) => ShownPicture['narrower']
-  /** The address behind a link of the site; `page:shop` names a page by its id. */
-  readonly link: (href: string) => string
-  /** Whether the tags that hold words tell where in the content these lie, for those who edit them. */
-  readonly marksWords?: boolean
-  /** The edition that is written and where the same page lies in the other one, where visitors switch. */
-  readonly twin?: { readonly edition: 'light' | 'dark'; readonly href: (page: PageId) => string }
-}
 
 /** Where an element is written: on which page, in which section. */
 interface Around {
@@ -152,86 +121,6 @@ export function renderSections(docs: SiteDocs, page: PageId, where: Whereabouts)
     kind: spot.section.kind,
     html: writeSection(spot, page, where, i <= first),
   }))
-}
-
-/** A picture as a ground: its file, and where it lies. */
-const pictureCss =
-  ({ pictures, assetUrl }: Whereabouts) =>
-  (id: string): string =>
-    `url("${assetUrl(id)}") ${positionOf(own(pictures, id)?.focus)}`
-
-function bodyRules(body: Body, where: Whereabouts): CssRule[] {
-  return Object.values(body.elements)
-    .sort((a, b) => (a.id < b.id ? -1 : 1))
-    .flatMap(({ id, kind, looks }) =>
-      lookRules(`[data-el="${id}"]`, propertiesOf(kind), looks, pictureCss(where)),
-    )
-}
-
-/** The styles that inherit from one, itself included, and how far each lies from the first: made once for all of them. */
-function styleTree(styles: Frame['styles']) {
-  const heirs = new Map<string, string[]>()
-  const depths = new Map<string, number>()
-  for (const { id } of Object.values(styles)) {
-    const chain = styleChain(styles, id)
-    depths.set(id, chain.length)
-    for (const { id: above } of chain) heirs.set(above, [...(heirs.get(above) ?? []), id])
-  }
-  return { heirs, depths }
-}
-
-/** What base styles are decided to be, in the order of the kinds; what several kinds have in common first. */
-function baseRules({ styles }: Frame, where: Whereabouts): CssRule[] {
-  return [...baseStyles].sort(commonFirst).flatMap((base) => {
-    const looks = own(styles, base.id)?.looks
-    const properties = propertiesOf(base.kind)
-    // The ground of sections is their theme's.
-    const shared = base.kind === 'section' ? properties.filter(isFeature) : properties
-    return lookRules(baseSelector(base.kind, base), shared, looks, pictureCss(where))
-  })
-}
-
-const commonFirst = (a: NamedBase, b: NamedBase) =>
-  Number(b.kind === 'link') - Number(a.kind === 'link')
-
-/** What element styles decide, those that others inherit from first. */
-function styleRules(frame: Frame, where: Whereabouts): CssRule[] {
-  const { heirs, depths } = styleTree(frame.styles)
-  const given = Object.values(frame.styles)
-    .filter(({ id }) => !baseStyle(id))
-    .sort((a, b) => depths.get(a.id)! - depths.get(b.id)! || (a.id < b.id ? -1 : 1))
-    .flatMap(({ id, kind, looks }) => {
-      const names = heirs.get(id)!.map((heir) => `.style-${heir}`)
-      const root = names.length === 1 ? names[0]! : `:is(${names.join(', ')})`
-      return lookRules(root, propertiesOf(kind), looks, pictureCss(where))
-    })
-  return [...baseRules(frame, where), ...given]
-}
-
-/**
- * Fills of sections as they lie on this page. A blending header repeats the one
- * under it, or lets it through a veil of its ground that keeps its words readable.
- */
-function sectionRules(docs: SiteDocs, page: PageId, where: Whereabouts): CssRule[] {
-  return spotsOnPage(docs, page).flatMap((spot) => {
-    const { section } = spot
-    const selector = `[data-section="${section.id}"]`
-    if (liesOver(spot)) {
-      const veil = Math.round(veilOf(spot) * 100)
-      const ground = veil
-        ? `color-mix(in srgb, var(${roleProperty('ground')}) ${veil}%, transparent)`
-        : 'none'
-      return [
-        { selector, declarations: [['background', ground] as const] },
-        ...lookRules(selector, sectionFeatures, section.looks, pictureCss(where)),
-      ]
-    }
-    const picture = pictureCss(where)
-    return [
-      ...lookRules(selector, sectionFacets, spot.grounds, picture),
-      ...lookRules(selector, sectionFeatures, section.looks, picture),
-    ]
-  })
 }
 
 /** Where a file of the site lies, by its name. */

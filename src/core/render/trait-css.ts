@@ -1,6 +1,5 @@
 import type { ColorDecision, TraitValue, TraitValues } from '../site'
 import { ownSize, sides, sizeCss, stepSize, written, type Settings, type TraitId } from '../traits'
-import { stackOf } from './fonts'
 import { decisionCss } from './paint-css'
 
 type Declaration = readonly [property: string, value: string]
@@ -68,9 +67,7 @@ const writers: { readonly [T in TraitId]: Writer<T> } = {
   width: (value) => [['max-width', px(value)]],
   shadow: ({ shadows }) => [['box-shadow', shadows.map(shadowCss).join(', ') || 'none']],
   opacity: (value) => [['opacity', written(value)]],
-  face: (value) => [
-    ['font-family', typeof value === 'string' ? `var(--font-${value})` : stackOf(value.typeface)],
-  ],
+  face: (value) => [['font-family', `var(--font-${value})`]],
   size: (value) => [
     ['font-size', 'step' in value ? stepReference(value.step) : sizeCss(ownSize(value))],
   ],

@@ -4,7 +4,6 @@ import {
   sides,
   sizeAt,
   written,
-  type FaceId,
   type Settings,
   type TraitId,
   faceSetting,
@@ -73,10 +72,7 @@ const computers: { readonly [T in TraitId]: Computer<T> } = {
         .join(', ') || 'none',
   }),
   opacity: (value) => ({ opacity: written(value) }),
-  face: (value, { settings }) => ({
-    'font-family':
-      typeof value === 'string' ? settings[faceSetting[value as FaceId]] : value.typeface,
-  }),
+  face: (value, { settings }) => ({ 'font-family': settings[faceSetting[value]] }),
   size: (value, { settings, width }) => ({
     'font-size': px(sizeAt(fluidSize(settings, value), width)),
   }),

@@ -12,7 +12,7 @@ function elementOf<Kind extends KindId>(kind: Kind) {
     kind: z.literal(kind),
     content: kinds[kind].content as unknown as (typeof kinds)[Kind]['content'],
     style: styleId.optional(),
-    looks: looksOf(kind, 'thing').optional(),
+    looks: looksOf(kind).optional(),
     /** Only for kinds that hold others. */
     children: z.array(elementId).max(mostChildren).optional(),
   })

@@ -32,7 +32,7 @@ function styleOf<Kind extends StyledKind>(kind: Kind) {
     name: nameText,
     kind: z.literal(kind),
     parent: styleId.optional(),
-    looks: looksOf(kind, 'style'),
+    looks: looksOf(kind),
   })
 }
 

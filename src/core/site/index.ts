@@ -25,7 +25,6 @@ export {
   paintIn,
   valueSchema,
   type DecisionInside,
-  type LookHolder,
   type Looks,
   type LookValue,
   type Shadow,

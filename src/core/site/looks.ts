@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { isFeature, propertiesOf, type Facet, type Property, type StyledKind } from '../elements'
-import { faces, plainValues, states, underline, type State, type TraitId } from '../traits'
+import { plainValues, states, underline, type State, type TraitId } from '../traits'
 import { colorDecision, isBound, isLoose, paint, type ColorDecision, type Paint } from './paint'
 
 /** Most shadows of one thing. */
@@ -39,25 +39,17 @@ export type Looks = Readonly<
   Record<string, Readonly<Partial<Record<State, LookValue>>> | undefined>
 >
 
-/** Who decides: single things take the site's faces, so that what a page loads is known from its frame; styles may bring a typeface. */
-export type LookHolder = 'thing' | 'style'
-
-const ofThings: Readonly<Record<TraitId, z.ZodType>> = { ...traitValues, face: z.enum(faces) }
-
 /** What a property can hold. */
-export function valueSchema(property: Property, holder: LookHolder): z.ZodType<LookValue> {
-  if (!isFeature(property)) return paint
-  const of = holder === 'style' ? traitValues : ofThings
-  return of[property.trait] as z.ZodType<LookValue>
-}
+export const valueSchema = (property: Property): z.ZodType<LookValue> =>
+  isFeature(property) ? traitValues[property.trait] : paint
 
 /** Names of properties that kinds had once, or will have: kept, and without effect. */
 const key = z.string().regex(/^[a-z][A-Za-z]{0,40}$/)
 const inStates = z.partialRecord(z.enum(states), z.unknown())
 
 /** The looks of a kind: what is no property of it is kept as a paint, which nothing shows. */
-export function looksOf(kind: StyledKind, holder: LookHolder): z.ZodType<Looks> {
-  const schemas = new Map(propertiesOf(kind).map((each) => [each.key, valueSchema(each, holder)]))
+export function looksOf(kind: StyledKind): z.ZodType<Looks> {
+  const schemas = new Map(propertiesOf(kind).map((each) => [each.key, valueSchema(each)]))
   return z.record(key, inStates).superRefine((looks, context) => {
     for (const [name, decided] of Object.entries(looks)) {
       const schema = schemas.get(name) ?? paint

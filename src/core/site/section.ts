@@ -24,7 +24,7 @@ export const sectionSchema = z.strictObject({
   hidden: z.literal(true).optional(),
   layout: z.enum(sectionLayouts),
   centered: z.boolean().optional(),
-  looks: looksOf('section', 'thing').optional(),
+  looks: looksOf('section').optional(),
   children: z.array(elementId).max(mostChildren),
 })
 

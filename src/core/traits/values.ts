@@ -55,8 +55,8 @@ export const plainValues = {
   space: px(400),
   width: px(2400, 200),
   opacity: z.number().min(0).max(1),
-  /** One of the site's faces, or a typeface of its own. */
-  face: z.union([z.enum(faces), z.strictObject({ typeface: familyName })]),
+  /** One of the site's faces: so which typefaces a page loads is known from the settings. */
+  face: z.enum(faces),
   /** A step of the site's scale, or a size of its own, which may be another on phones. */
   size: z.union([
     z.strictObject({ step: z.number().int().min(leastStep).max(mostStep) }),

@@ -240,10 +240,11 @@ function withoutLook({ looks, ...element }: SiteElement, key: string, state: Sta
   return { ...element, ...(Object.keys(next).length ? { looks: next } : {}) } as SiteElement
 }
 
-/** Elements by the theme of the section that they stand in. */
+/** Elements by the theme of the section that they stand in; none for a header that blends, which takes another one on each page. */
 function themesOf(body: Body): ReadonlyMap<string, string> {
   const found = new Map<string, string>()
   for (const section of Object.values(body.sections)) {
+    if (section.blend) continue
     walkSection(body, section, ({ id }) => void found.set(id, section.theme))
   }
   return found

@@ -31,7 +31,7 @@ export function distinctFan(palette: Palette, slot: SlotId): ColorDecision[] {
 export function paintBackground(siteId: string, palette: Palette, paint: Paint): string {
   return paintCss(
     paint,
-    (id) => `url("${pictureAddress(siteId)(id)}") center`,
+    (id) => ({ url: pictureAddress(siteId)(id), position: 'center' }),
     (decision) => decisionHex(palette, decision),
   )
 }

@@ -1,10 +1,7 @@
 'use client'
 
-import { gradientRecipes } from '@/core/palette'
-import { slotColor } from '@/core/resolve'
 import {
   isColor,
-  slotsInOrder,
   type ColorDecision,
   type GradientPaint,
   type Paint,
@@ -15,6 +12,7 @@ import { useEditorState } from '../editor'
 import { Segments } from '../kit'
 import { GradientEditor } from './gradient-editor'
 import { PicturePaintEditor } from './picture-paint-editor'
+import { useRecipes } from './use-recipes'
 
 type Kind = 'color' | 'gradient' | 'picture'
 
@@ -35,7 +33,7 @@ interface FillChooserProps {
 /** A fill: one colour, a gradient, or a picture. */
 export function FillChooser(props: FillChooserProps) {
   const { label, value, present, onDrag, onChoose, onPoint } = props
-  const palette = useEditorState((state) => state.docs.frame.palette)
+  const recipes = useRecipes()
   const pictures = useEditorState((state) => state.docs.pictures)
   const shown = value ?? present
   const [firstPicture] = Object.values(pictures)
@@ -45,10 +43,7 @@ export function FillChooser(props: FillChooserProps) {
     if (kind === 'picture' && firstPicture) {
       return onChoose({ picture: firstPicture.id, under } as PicturePaint)
     }
-    const colors = slotsInOrder(palette).flatMap(({ id, value: held }) =>
-      held ? [{ id, color: slotColor(palette, id) }] : [],
-    )
-    onChoose(gradientFrom(shown) ?? (gradientRecipes(colors)[0]?.paint as GradientPaint) ?? plain)
+    onChoose(gradientFrom(shown) ?? (recipes[0]?.paint as GradientPaint) ?? plain)
   }
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2">

@@ -2,10 +2,9 @@
 
 import { Slider } from 'radix-ui'
 import { writeDecision } from '@/core/edit'
-import { paintCss } from '@/core/render'
 import type { GradientPaint } from '@/core/site'
 import { useEditorState } from '../editor'
-import { decisionHex } from '../look'
+import { decisionHex, paintBackground } from '../look'
 
 interface GradientBarProps {
   readonly value: GradientPaint
@@ -17,6 +16,7 @@ interface GradientBarProps {
 
 /** The gradient from its first stop to its last, with a thumb for each: dragged, or moved by the arrow keys. */
 export function GradientBar({ value, chosen, onPick, onDrag, onChoose }: GradientBarProps) {
+  const siteId = useEditorState((state) => state.siteId)
   const palette = useEditorState((state) => state.docs.frame.palette)
   const { stops } = value
   const moved = (places: readonly number[]): GradientPaint => ({
@@ -38,11 +38,7 @@ export function GradientBar({ value, chosen, onPick, onDrag, onChoose }: Gradien
         <span
           className="block size-full"
           style={{
-            background: paintCss(
-              flat,
-              () => '',
-              (each) => decisionHex(palette, each),
-            ),
+            background: paintBackground(siteId, palette, flat),
           }}
         />
       </Slider.Track>

@@ -4,24 +4,20 @@ import { Plus, Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import { mix, mixSpaces, writeHex } from '@/core/color'
 import { writeDecision } from '@/core/edit'
-import { gradientRecipes } from '@/core/palette'
-import { paintCss } from '@/core/render'
-import { decisionColor, slotColor } from '@/core/resolve'
-import { mostStops, slotsInOrder, type GradientPaint } from '@/core/site'
+import { decisionColor } from '@/core/resolve'
+import { mostStops, type GradientPaint } from '@/core/site'
 import { ColorChooser } from '../color'
 import { useEditorState } from '../editor'
 import { Amount, Button, Fold, Segments, SelectField } from '../kit'
-import { decisionHex } from '../look'
 import { Accordion } from 'radix-ui'
 import { GradientBar } from './gradient-bar'
+import { Recipes } from './recipes'
 
 interface GradientEditorProps {
   readonly value: GradientPaint
   readonly onDrag: (value: GradientPaint) => void
   readonly onChoose: (value: GradientPaint) => void
 }
-
-const SPACES = { srgb: 'sRGB', oklab: 'OKLab', oklch: 'OKLCH, around' } as const
 
 /** A gradient: its stops, its way, and recipes out of the palette. Every stop is a colour decision of its own. */
 export function GradientEditor({ value, onDrag, onChoose }: GradientEditorProps) {
@@ -30,7 +26,7 @@ export function GradientEditor({ value, onDrag, onChoose }: GradientEditorProps)
   // What is dragged is shown here at once, and on the page; kept when it is let go.
   const [dragged, setDragged] = useState<GradientPaint>()
   const shown = dragged ?? value
-  const { stops, gradient, angle, center = { x: 50, y: 50 } } = shown
+  const { stops } = shown
   const index = Math.min(chosen, stops.length - 1)
   const stop = stops[index]!
   const drag = (next: GradientPaint) => {
@@ -103,6 +99,23 @@ export function GradientEditor({ value, onDrag, onChoose }: GradientEditorProps)
         value={stop.color}
         onChoose={(color) => choose(withStop(index, { color }))}
       />
+      <GradientWay value={shown} onDrag={drag} onChoose={choose} />
+      <Accordion.Root type="single" collapsible>
+        <Fold value="recipes" title="Recipes out of the palette">
+          <Recipes onChoose={choose} onPoint={(paint) => onDrag(paint ?? value)} />
+        </Fold>
+      </Accordion.Root>
+    </div>
+  )
+}
+
+const SPACES = { srgb: 'sRGB', oklab: 'OKLab', oklch: 'OKLCH, around' } as const
+
+/** Which way a gradient goes: its kind, its angle or its centre, and the space that it mixes in. */
+function GradientWay({ value, onDrag, onChoose }: GradientEditorProps) {
+  const { gradient, angle, center = { x: 50, y: 50 } } = value
+  return (
+    <>
       <Segments
         label="Kind of gradient"
         value={gradient}
@@ -111,7 +124,7 @@ export function GradientEditor({ value, onDrag, onChoose }: GradientEditorProps)
           ['radial', 'Radial'],
           ['conic', 'Conic'],
         ]}
-        onChange={(kind) => choose({ ...shown, gradient: kind })}
+        onChange={(kind) => onChoose({ ...value, gradient: kind })}
       />
       {gradient !== 'radial' && (
         <Amount
@@ -121,8 +134,8 @@ export function GradientEditor({ value, onDrag, onChoose }: GradientEditorProps)
           max={360}
           step={5}
           unit="°"
-          onDrag={(to) => drag({ ...shown, angle: to })}
-          onCommit={(to) => choose({ ...shown, angle: to })}
+          onDrag={(to) => onDrag({ ...value, angle: to })}
+          onCommit={(to) => onChoose({ ...value, angle: to })}
         />
       )}
       {gradient !== 'linear' &&
@@ -134,14 +147,14 @@ export function GradientEditor({ value, onDrag, onChoose }: GradientEditorProps)
             min={0}
             max={100}
             unit="%"
-            onDrag={(to) => drag({ ...shown, center: { ...center, [axis]: to } })}
-            onCommit={(to) => choose({ ...shown, center: { ...center, [axis]: to } })}
+            onDrag={(to) => onDrag({ ...value, center: { ...center, [axis]: to } })}
+            onCommit={(to) => onChoose({ ...value, center: { ...center, [axis]: to } })}
           />
         ))}
       <SelectField
         label="Mixed in"
-        value={shown.space ?? 'srgb'}
-        onChange={(space) => choose({ ...shown, space: space as (typeof mixSpaces)[number] })}
+        value={value.space ?? 'srgb'}
+        onChange={(space) => onChoose({ ...value, space: space as (typeof mixSpaces)[number] })}
       >
         {mixSpaces.map((space) => (
           <option key={space} value={space}>
@@ -149,58 +162,6 @@ export function GradientEditor({ value, onDrag, onChoose }: GradientEditorProps)
           </option>
         ))}
       </SelectField>
-      <Accordion.Root type="single" collapsible>
-        <Fold value="recipes" title="Recipes out of the palette">
-          <Recipes onChoose={choose} onPoint={(paint) => onDrag(paint ?? value)} />
-        </Fold>
-      </Accordion.Root>
-    </div>
-  )
-}
-
-interface RecipesProps {
-  readonly onChoose: (paint: GradientPaint) => void
-  readonly onPoint: (paint: GradientPaint | undefined) => void
-}
-
-/** Gradients that the palette itself suggests; pointing at one shows it in place. */
-export function Recipes({ onChoose, onPoint }: RecipesProps) {
-  const palette = useEditorState((state) => state.docs.frame.palette)
-  const colors = slotsInOrder(palette).flatMap(({ id, value }) =>
-    value ? [{ id, color: slotColor(palette, id) }] : [],
-  )
-  const recipes = gradientRecipes(colors)
-  if (recipes.length === 0) return <p className="text-soft">The palette has no colours yet.</p>
-  return (
-    <div role="group" aria-label="Recipes" className="grid grid-cols-4 gap-1.5">
-      {recipes.map(({ id, label, paint }) => {
-        const gradient = paint as GradientPaint
-        return (
-          <button
-            key={id}
-            type="button"
-            title={label}
-            aria-label={label}
-            onClick={() => onChoose(gradient)}
-            onPointerEnter={() => onPoint(gradient)}
-            onPointerLeave={() => onPoint(undefined)}
-            onFocus={() => onPoint(gradient)}
-            onBlur={() => onPoint(undefined)}
-            className="see-through h-9 overflow-hidden rounded border border-black/20"
-          >
-            <span
-              className="block size-full"
-              style={{
-                background: paintCss(
-                  gradient,
-                  () => '',
-                  (each) => decisionHex(palette, each),
-                ),
-              }}
-            />
-          </button>
-        )
-      })}
-    </div>
+    </>
   )
 }

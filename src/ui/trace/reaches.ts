@@ -74,7 +74,9 @@ function holding(
   })
   const held = chain.find((decider) => {
     if (decider.state !== state || decider.key !== property.key) return false
-    if (kind === 'element') return decider.at === 'element' || decider.at === 'section'
+    if (kind === 'element' || kind === 'chosen') {
+      return decider.at === 'element' || decider.at === 'section'
+    }
     return 'style' in decider && 'style' in on! && decider.style === on.style
   })
   const edit = (value: LookValue | null): Edit => ({

@@ -27,7 +27,7 @@ export function FaceEditor({ label, value, onChoose }: TraitEditorProps<'face'>)
   return (
     <Segments
       label={label}
-      value={typeof value === 'string' ? value : ''}
+      value={value ?? ''}
       options={faces.map((face) => [face, FACES[face]] as const)}
       onChange={(next) => next && onChoose(next)}
     />
