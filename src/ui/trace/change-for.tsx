@@ -87,9 +87,7 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
             }}
             className="flex w-full items-center justify-between gap-2 border-b border-edge bg-raised px-2.5 py-1 text-left last:border-b-0 hover:bg-hover aria-checked:bg-strong aria-checked:text-on-strong"
           >
-            <span className="truncate" title={each.label}>
-              {each.label}
-            </span>
+            <span className="min-w-0">{each.label}</span>
             <span className="code">{each.count}</span>
           </Choice>
         ))}
