@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { demoSites } from '@demo/sites'
 import { ternFrame } from '@demo/tern/frame'
 import { generateThemes } from '@/core/generate'
@@ -11,6 +11,7 @@ import {
 } from '@/core/render'
 import { roleIds } from '@/core/roles'
 import { siteDocs, slotSchema, type Frame, type Palette, type SiteDocs } from '@/core/site'
+import { buttonForms, type ButtonForm } from '@/core/traits'
 import { specimenPage } from '@/ui/themes/specimen-page'
 import { hardToRead } from './reads-well'
 
@@ -31,7 +32,8 @@ const palettes: ReadonlyArray<readonly [string, string[]]> = [
   ['pastel', ['#fdf6f2', '#f6ddd0', '#e3d9e4', '#cde9e3', '#d3e0fa']],
 ]
 
-function withGeneratedThemes(frame: Frame, values: readonly string[]): Frame {
+function withGeneratedThemes(given: Frame, values: readonly string[], form: ButtonForm): Frame {
+  const frame = { ...given, settings: { ...given.settings, buttonForm: form } }
   const slots = values.map((value, i) =>
     slotSchema.parse({ id: `s${i}`, name: `Slot ${i}`, value, was: [] }),
   )
@@ -40,7 +42,7 @@ function withGeneratedThemes(frame: Frame, values: readonly string[]): Frame {
     order: slots.map(({ id }) => id),
     slots: Object.fromEntries(slots.map((slot) => [slot.id, slot])),
   } as Palette
-  const themes = generateThemes(palette)
+  const themes = generateThemes({ ...frame, palette })
   const byId = Object.fromEntries(themes.map((theme) => [theme.id, theme]))
   return {
     ...frame,
@@ -60,30 +62,36 @@ function htmlOf(docs: SiteDocs, page: SiteDocs['pages'][keyof SiteDocs['pages']]
     .replace('</head>', () => `<style>${css}\n${own}\n${still}</style></head>`)
 }
 
+const bare = {
+  ...ternFrame,
+  styles: {},
+  customCss: '',
+  body: { order: [], sections: {}, elements: {} },
+}
+
 for (const [name, values] of palettes) {
   test(`the specimen in all generated themes can be read, at rest and pointed at: ${name}`, async ({
     page,
   }) => {
-    const frame = withGeneratedThemes(
-      { ...ternFrame, styles: {}, customCss: '', body: { order: [], sections: {}, elements: {} } },
-      values,
-    )
-    const specimen = specimenPage(frame.themes.order.map((id) => frame.themes.byId[id]!))
-    const html = htmlOf(siteDocs(frame, [specimen]), specimen)
-    await page.setContent(html)
-    expect(await page.locator('.main-button').count()).toBe(frame.themes.order.length)
-    expect(await hardToRead(page)).toEqual([])
-    await page.setContent(html.replaceAll(/:hover\b/g, ':not(#none)'))
-    expect(await hardToRead(page)).toEqual([])
-    expect(Object.keys(frame.themes.byId[frame.themes.order[0]!]!.roles)).toHaveLength(
-      roleIds.length,
-    )
+    for (const form of buttonForms)
+      await specimenReads(page, withGeneratedThemes(bare, values, form))
   })
+}
+
+async function specimenReads(page: Page, frame: Frame) {
+  const specimen = specimenPage(frame.themes.order.map((id) => frame.themes.byId[id]!))
+  const html = htmlOf(siteDocs(frame, [specimen]), specimen)
+  await page.setContent(html)
+  expect(await page.locator('.main-button').count()).toBe(frame.themes.order.length)
+  expect(await hardToRead(page)).toEqual([])
+  await page.setContent(html.replaceAll(/:hover\b/g, ':not(#none)'))
+  expect(await hardToRead(page)).toEqual([])
+  expect(Object.keys(frame.themes.byId[frame.themes.order[0]!]!.roles)).toHaveLength(roleIds.length)
 }
 
 test('all demo pages in generated themes can be read, at rest and pointed at', async ({ page }) => {
   for (const site of demoSites) {
-    const made = generateThemes(site.frame.palette)
+    const made = generateThemes(site.frame)
     // Each theme of the design gets the roles generated on the ground that it has.
     const byGround = new Map(made.map((theme) => [JSON.stringify(theme.roles.ground), theme]))
     const byId = Object.fromEntries(

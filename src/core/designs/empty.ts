@@ -39,7 +39,22 @@ function emptyPalette(color: Color | undefined): Palette {
  */
 export function emptySite(name: string, color?: Color): SiteDocs {
   const own = emptyPalette(color)
-  const themes = generateThemes(own)
+  const settings = siteSettings({
+    headings: ['Bricolage Grotesque', 650],
+    text: ['Figtree', 400],
+    textSize: 17,
+    contentWidth: 1080,
+    sectionSpace: 88,
+    sideSpace: 48,
+    buttonCorner: 6,
+    buttonLine: 1,
+    buttonPad: { block: 13, inline: 24 },
+    cardCorner: 8,
+    cardLine: 1,
+    pictureCorner: 8,
+    fieldCorner: 6,
+  })
+  const themes = generateThemes({ palette: own, settings })
   const [light, dark] = [themes[0]!.id, themes.at(-1)!.id]
   const frame = frameSchema.parse({
     schema: frameVersion,
@@ -48,21 +63,7 @@ export function emptySite(name: string, color?: Color): SiteDocs {
     edition: 'light',
     themes: themeSet(themes),
     styles: {},
-    settings: siteSettings({
-      headings: ['Bricolage Grotesque', 650],
-      text: ['Figtree', 400],
-      textSize: 17,
-      contentWidth: 1080,
-      sectionSpace: 88,
-      sideSpace: 48,
-      buttonCorner: 6,
-      buttonLine: 1,
-      buttonPad: { block: 13, inline: 24 },
-      cardCorner: 8,
-      cardLine: 1,
-      pictureCorner: 8,
-      fieldCorner: 6,
-    }),
+    settings,
     body: body('frame', [
       {
         id: 'header',

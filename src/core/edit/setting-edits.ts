@@ -9,10 +9,13 @@ import {
   type Settings,
 } from '../traits'
 import { defineEdit } from './edit'
+import { cellsSchema, decideCells } from './theme-edits'
 
 const setSettingsCommand = z.strictObject({
   type: z.literal('setSettings'),
   settings: settingsSchema.partial(),
+  /** What the colours of themes become with it, generated: buttons of another form need others. */
+  cells: cellsSchema.optional(),
 })
 
 /** What a setting holds, in a few words. */
@@ -28,8 +31,10 @@ export function settingWords<K extends SettingId>(settings: Settings, id: K): st
 export const setSettings = defineEdit<z.infer<typeof setSettingsCommand>>({
   type: 'setSettings',
   schema: setSettingsCommand,
-  apply({ frame }, { settings }) {
-    frame.settings = { ...frame.settings, ...settings }
+  apply(draft, { settings, cells = [] }) {
+    const problem = decideCells(draft, cells, false)
+    if (problem) return problem
+    draft.frame.settings = { ...draft.frame.settings, ...settings }
   },
   describe({ settings }, { frame }) {
     const ids = settingIds.filter((id) => settings[id] !== undefined)

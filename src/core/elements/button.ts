@@ -36,7 +36,7 @@ function button(
       leading: { usual: 1.2 },
       spacing: { setting: 'buttonSpacing' },
       case: { setting: 'buttonCase' },
-      underline: { usual: { line: 'none' } },
+      underline: { setting: 'buttonForm' },
       ...moving,
     }).map((feature) =>
       feature.trait === 'opacity' ? { ...feature, inState: { disabled: { usual: 0.5 } } } : feature,
@@ -62,6 +62,15 @@ export const mainButton = button(
   `
 .main-button, .quiet-button {
   display: inline-block; margin: 0; cursor: pointer; width: fit-content;
+  text-underline-offset: var(--button-underline-offset);
+}
+.main-button::after, .quiet-button::after {
+  content: ''; display: inline-block; block-size: var(--button-icon-size);
+  inline-size: var(--button-icon-size); margin-inline-start: var(--button-icon-gap);
+  background: currentColor; clip-path: var(--button-icon);
+}
+@media (forced-colors: active) {
+  .main-button::after, .quiet-button::after { background: ButtonText; forced-color-adjust: none; }
 }`,
   [
     { key: 'fill', label: 'Fill', paints: 'fill', role: 'buttonFill', hover: 'buttonHoverFill' },

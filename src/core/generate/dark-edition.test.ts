@@ -5,7 +5,7 @@ import type { RoleId } from '../roles'
 import { themesInOrder, type ColorDecision, type Frame, type Theme } from '../site'
 import { groundKind } from '../theme'
 import { afterDark, darkEdition, withDark } from './dark-edition'
-import { edited, paletteOf } from './frames.fixture'
+import { edited, paletteOf, solid } from './frames.fixture'
 import { generateThemeOn, generateThemes } from './generated'
 import { planDarkEdition } from './regeneration'
 
@@ -27,7 +27,7 @@ describe('the dark edition', () => {
 
   test.each(ramps)('any palette: %j', (...values) => {
     const own = paletteOf(...values)
-    const themes = generateThemes(own)
+    const themes = generateThemes(solid(own))
     const frame = {
       ...ternFrame,
       palette: own,
@@ -129,8 +129,8 @@ describe('the dark edition', () => {
     })
 
     test('themes that join it have a dark edition, too; where there is none they do not', () => {
-      const [made] = generateThemes(paletteOf('#fafafa', '#101010'))
-      const own = generateThemeOn(site.palette, { slot: 'slate' } as never, [])!
+      const [made] = generateThemes(solid(paletteOf('#fafafa', '#101010')))
+      const own = generateThemeOn(solid(site.palette), { slot: 'slate' } as never, [])!
       const [joined] = withDark(site, [own])
       const frame = edited(site, { type: 'addTheme', theme: joined })
       expect(failing(frame)).toEqual([])

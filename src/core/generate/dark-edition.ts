@@ -49,7 +49,7 @@ export function darkEdition(
   frame: Frame,
   free: readonly RoleId[] = [],
 ): Record<ThemeId, ThemeRoles> {
-  const make = roleMaker(frame.palette)
+  const make = roleMaker(frame)
   if (!make) return {}
   const entries = darkGrounds(frame).map(([{ id, dark, darkHand = [] }, ground]) => {
     const stays = dark && darkHand.includes('ground') && !free.includes('ground')

@@ -6,7 +6,7 @@ import { groundsOfRole } from '../elements'
 import { decisionColor, seenGrounds, themeReading } from '../resolve'
 import { followersOf, roleIds, roles, type RoleId } from '../roles'
 import { isBound, themesInOrder, type ColorDecision, type Palette, type Theme } from '../site'
-import { paletteOf } from './frames.fixture'
+import { paletteOf, solid } from './frames.fixture'
 import { generateThemes } from './generated'
 import { cellsAlong, followers } from './followers'
 
@@ -42,11 +42,11 @@ test('what goes along with a fill reads on it, whatever the fill is (contrast by
       fc.integer({ min: -30, max: 30 }),
       (values, themeAt, role, slotAt, lightness) => {
         const palette = paletteOf(...values.map((n) => `#${n.toString(16).padStart(6, '0')}`))
-        const themes = generateThemes(palette)
+        const themes = generateThemes(solid(palette))
         const theme = themes[themeAt % themes.length]!
         const slot = palette.order[slotAt % palette.order.length]!
         const decision: ColorDecision = lightness ? { slot, shade: { lightness } } : { slot }
-        const made = followers(palette, theme, role, decision)
+        const made = followers(solid(palette), theme, role, decision)
         const after = { ...theme, roles: { ...theme.roles, [role]: decision, ...made } }
         for (const follower of followersOf(role)) {
           const { needs } = roles[follower]
@@ -66,7 +66,7 @@ test('a card whose ground turns dark takes along what then reads; the rest stays
   const { palette } = ternFrame
   const paper = themesInOrder(ternFrame.themes)[0]!
   const ink = palette.order.at(-1)!
-  const made = followers(palette, paper, 'surface', { slot: ink })
+  const made = followers(solid(palette), paper, 'surface', { slot: ink })
   const changed = Object.keys(made) as RoleId[]
   expect(
     changed.every((role) => groundsOfRole(role).includes('surface') || role === 'linkHover'),
@@ -74,19 +74,21 @@ test('a card whose ground turns dark takes along what then reads; the rest stays
   // No word reads on Paper and on Ink alike: those that cannot be helped stay what they were.
   const after = { ...paper, roles: { ...paper.roles, surface: { slot: ink }, ...made } }
   for (const role of changed) expect(themeReading(palette, after, role)?.passes).not.toBe(false)
-  expect(followers(palette, paper, 'surface', paper.roles.surface)).toEqual({})
+  expect(followers(solid(palette), paper, 'surface', paper.roles.surface)).toEqual({})
 })
 
 test('a decision for a role that nothing goes along with changes nothing else', () => {
   const theme = themesInOrder(ternFrame.themes)[0]!
   const decision = { slot: ternFrame.palette.order[3]! }
   for (const role of roleIds) {
-    const made = followers(ternFrame.palette, theme, role, decision)
+    const made = followers(solid(ternFrame.palette), theme, role, decision)
     expect(Object.keys(made)).not.toContain(role)
     if (role === 'line' || role === 'focus') expect(made).toEqual({})
   }
   expect(
-    Object.values(followers(ternFrame.palette, theme, 'buttonFill', decision)).every(isBound),
+    Object.values(followers(solid(ternFrame.palette), theme, 'buttonFill', decision)).every(
+      isBound,
+    ),
   ).toBe(true)
 })
 
@@ -96,10 +98,12 @@ test('what a person decided stays as long as it reads, and cells go along theme 
   const [light, dark] = [palette.order[0]!, palette.order.at(-1)!]
   const held = { ...paper, roles: { ...paper.roles, buttonLabel: { slot: light } } }
   // The pale label reads on the dark fill and stays; on a pale fill it cannot.
-  const onDark = followers(palette, held, 'buttonFill', { slot: dark })
+  const onDark = followers(solid(palette), held, 'buttonFill', { slot: dark })
   expect(onDark).not.toHaveProperty('buttonLabel')
   expect(onDark).not.toHaveProperty('buttonLine')
-  expect(followers(palette, held, 'buttonFill', { slot: light })).toHaveProperty('buttonLabel')
+  expect(followers(solid(palette), held, 'buttonFill', { slot: light })).toHaveProperty(
+    'buttonLabel',
+  )
 
   const decided = themes.order.map((theme) => ({
     theme,

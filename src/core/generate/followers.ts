@@ -14,7 +14,7 @@ import {
   type Theme,
   type ThemeRoles,
 } from '../site'
-import { roleMaker } from './generated'
+import { roleMaker, type ThemeSource } from './generated'
 import type { AnewCell } from './regeneration'
 
 /** What goes along with a role when a person decides it, and what could no longer be read on it. */
@@ -42,14 +42,15 @@ export const hasFollowers = (role: RoleId): boolean =>
  * filled slot, and none for most roles.
  */
 export function followers(
-  palette: Palette,
+  source: ThemeSource,
   theme: Theme,
   role: RoleId,
   decision: ColorDecision,
 ): Partial<ThemeRoles> {
+  const { palette } = source
   const decided = { ...theme, roles: { ...theme.roles, [role]: decision } }
   const free = concerned(palette, decided, role)
-  const make = free.length > 0 ? roleMaker(palette) : undefined
+  const make = free.length > 0 ? roleMaker(source) : undefined
   if (!make) return {}
   const { ground, ...others } = decided.roles
   const given = Object.fromEntries(
@@ -68,14 +69,14 @@ export function followers(
 
 /** Cells of themes that go along with cells which a person decides, generated; none of those that are decided themselves. */
 export function cellsAlong(
-  { palette, themes }: Pick<Frame, 'palette' | 'themes'>,
+  frame: ThemeSource & Pick<Frame, 'themes'>,
   cells: readonly AnewCell[],
 ): AnewCell[] {
   const decided = new Set(cells.map(({ theme, role }) => `${theme}/${role}`))
   return cells.flatMap(({ theme: id, role, decision }) => {
-    const theme = themes.byId[id]
+    const theme = frame.themes.byId[id]
     if (!theme) return []
-    return Object.entries(followers(palette, theme, role, decision)).flatMap(([each, own]) =>
+    return Object.entries(followers(frame, theme, role, decision)).flatMap(([each, own]) =>
       decided.has(`${id}/${each}`)
         ? []
         : [{ theme: id, role: each as RoleId, decision: own, hand: false }],

@@ -27,3 +27,9 @@ export const paletteOf = (...values: Array<string | null>): Palette => {
     slots: Object.fromEntries(slots.map((slot) => [slot.id, slot])),
   }
 }
+
+/** What themes are generated from: a palette, with buttons as they usually are. */
+export const solid = (own: Palette) => ({
+  palette: own,
+  settings: { buttonForm: 'solid' as const },
+})

@@ -1,11 +1,11 @@
 import { ternFrame } from '@demo/tern/frame'
 import { failingRoles } from '../resolve'
 import { frameSchema, themesInOrder } from '../site'
-import { palette, paletteOf } from './frames.fixture'
+import { palette, paletteOf, solid } from './frames.fixture'
 import { completeTheme, explainRole, generateThemes } from './generated'
 
 describe('generated themes', () => {
-  const made = generateThemes(palette)
+  const made = generateThemes(solid(palette))
 
   test('are named after their grounds, and everything in them reads', () => {
     expect(made.map(({ name }) => name)).toEqual([
@@ -24,14 +24,14 @@ describe('generated themes', () => {
   })
 
   test('of shades are named after what stands in', () => {
-    const names = generateThemes(paletteOf('#777777', null)).map(({ name }) => name)
+    const names = generateThemes(solid(paletteOf('#777777', null))).map(({ name }) => name)
     expect(names).toEqual(['On pale Slot 0', 'On dark Slot 0'])
-    expect(generateThemes(paletteOf(null))).toEqual([])
-    expect(generateThemes(paletteOf())).toEqual([])
+    expect(generateThemes(solid(paletteOf(null)))).toEqual([])
+    expect(generateThemes(solid(paletteOf()))).toEqual([])
   })
 
   test('take no name and no id that is there', () => {
-    const again = generateThemes(palette, made)
+    const again = generateThemes(solid(palette), made)
     expect(again.map(({ name }) => name)).toEqual(made.map(({ name }) => `${name} 2`))
     expect(new Set([...made, ...again].map(({ id }) => id)).size).toBe(10)
   })
@@ -43,7 +43,11 @@ describe('generated themes', () => {
 
   test('a theme of a file is made whole around the roles that it has', () => {
     const roles = { ground: { value: '#202020' }, buttonLabel: { value: '#333333' } }
-    const made = completeTheme(palette, { name: 'On Ink', roles }, themesInOrder(ternFrame.themes))!
+    const made = completeTheme(
+      solid(palette),
+      { name: 'On Ink', roles },
+      themesInOrder(ternFrame.themes),
+    )!
     expect(made).toMatchObject({ name: 'On Ink 2', hand: ['ground', 'buttonLabel'], roles })
     expect(failingRoles(palette, [made])).toEqual([])
   })

@@ -1,6 +1,7 @@
 import { colorOf, toOklch, writeRatio } from '../color'
 import { decisionColor, seenGrounds, slotSteps, themeReading } from '../resolve'
 import { roleIds, roleName, type RoleId } from '../roles'
+import type { Settings } from '../traits'
 import {
   freeThemeName,
   idFromName,
@@ -46,13 +47,20 @@ function themeName(palette: Palette, ground: ColorDecision): string {
 /** The decisions of the generator are those of a site: its slots are the palette's own. */
 const asRoles = (roles: GeneratedRoles) => roles as unknown as ThemeRoles
 
+/** What themes are generated from: a palette, and the form that buttons have. */
+export interface ThemeSource {
+  readonly palette: Palette
+  readonly settings: Pick<Settings, 'buttonForm'>
+}
+
 /** Makes the roles of themes on grounds of any kind, around what is given; undefined without a filled slot. */
-export function roleMaker(
-  palette: Palette,
-): ((ground: ColorDecision, given?: Partial<ThemeRoles>) => ThemeRoles) | undefined {
+export function roleMaker({
+  palette,
+  settings,
+}: ThemeSource): ((ground: ColorDecision, given?: Partial<ThemeRoles>) => ThemeRoles) | undefined {
   const colors = paletteColors(palette)
   if (colors.length === 0) return undefined
-  const generate = themeGenerator(colors)
+  const generate = themeGenerator(colors, settings.buttonForm)
   return (ground, given = {}) => {
     const known = Object.entries(given).map(([role, decision]) => [
       role,
@@ -91,20 +99,20 @@ function newTheme(
  * are not given again. Undefined without a filled slot.
  */
 export function generateThemeOn(
-  palette: Palette,
+  source: ThemeSource,
   ground: ColorDecision,
   taken: readonly Theme[],
 ): Theme | undefined {
-  const roles = roleMaker(palette)?.(ground)
-  return roles && newTheme(themeName(palette, ground), roles, [], taken)
+  const roles = roleMaker(source)?.(ground)
+  return roles && newTheme(themeName(source.palette, ground), roles, [], taken)
 }
 
 /** A theme for every useful ground of a palette; none without a filled slot. */
-export function generateThemes(palette: Palette, taken: readonly Theme[] = []): Theme[] {
+export function generateThemes(source: ThemeSource, taken: readonly Theme[] = []): Theme[] {
   const made: Theme[] = []
-  for (const { decision } of usefulGrounds(paletteColors(palette))) {
+  for (const { decision } of usefulGrounds(paletteColors(source.palette))) {
     const ground = decision as ColorDecision
-    const theme = generateThemeOn(palette, ground, [...taken, ...made])
+    const theme = generateThemeOn(source, ground, [...taken, ...made])
     if (theme) made.push(theme)
   }
   return made
@@ -116,14 +124,14 @@ export function generateThemes(palette: Palette, taken: readonly Theme[] = []): 
  * a filled slot.
  */
 export function completeTheme(
-  palette: Palette,
+  source: ThemeSource,
   read: { readonly name: string; readonly roles: Partial<ThemeRoles> },
   taken: readonly Theme[],
 ): Theme | undefined {
-  const [first] = paletteColors(palette)
+  const [first] = paletteColors(source.palette)
   if (!first) return undefined
   const { ground = { slot: first.id } as ColorDecision, ...given } = read.roles
-  const roles = roleMaker(palette)?.(ground, given)
+  const roles = roleMaker(source)?.(ground, given)
   const hand = roleIds.filter((role) => read.roles[role])
   return roles && newTheme(read.name, roles, hand, taken)
 }

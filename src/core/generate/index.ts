@@ -1,3 +1,4 @@
+export { cellsOfForm } from './button-form'
 export { afterDark, darkEdition, withDark } from './dark-edition'
 export { disagreements, type Disagreement } from './disagreements'
 export { fixesFor, readableChoices, type CellFix, type ReadableChoice } from './fixes'

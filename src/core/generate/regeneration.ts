@@ -40,13 +40,13 @@ interface Overruling {
  * without a filled slot.
  */
 export function lightEdition(
-  { palette, themes }: Frame,
+  frame: Frame,
   free: readonly RoleId[] = [],
 ): Record<ThemeId, ThemeRoles> {
-  const make = roleMaker(palette)
+  const make = roleMaker(frame)
   if (!make) return {}
   return Object.fromEntries(
-    themesInOrder(themes).map(({ id, roles, hand }) => [
+    themesInOrder(frame.themes).map(({ id, roles, hand }) => [
       id,
       make(roles.ground, byHand(roles, hand, free)),
     ]),
@@ -90,7 +90,7 @@ function planFor(
 export function planRegeneration(frame: Frame, overruling: Overruling = {}): Regeneration {
   const all = themesInOrder(frame.themes)
   const grounds = new Set(all.map(({ roles }) => canonicalJson(roles.ground)))
-  const add = generateThemes(frame.palette, all).filter(
+  const add = generateThemes(frame, all).filter(
     ({ roles }) => !grounds.has(canonicalJson(roles.ground)),
   )
   return { ...planFor(lightEdition, frame, all, overruling), add }

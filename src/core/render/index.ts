@@ -25,3 +25,4 @@ export {
   type WrittenSection,
 } from './render'
 export type { Whereabouts } from './whereabouts'
+export { iconShape } from './setting-css'

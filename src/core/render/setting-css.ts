@@ -3,7 +3,9 @@ import {
   leastStep,
   mostStep,
   settingIds,
+  underlineOf,
   type SettingId,
+  type ButtonIcon,
   type Settings,
 } from '../traits'
 import { stackOf } from './fonts'
@@ -31,6 +33,61 @@ const pad = (name: string) => ({
   refers: `var(--${name}-pad-y) var(--${name}-pad-x)`,
 })
 
+/** Outlines of the icons, in parts of a square, so that they take the colour of the words beside them. */
+const iconShapes: Readonly<
+  Record<Exclude<ButtonIcon, 'none'>, ReadonlyArray<readonly [number, number]>>
+> = {
+  arrow: [
+    [0, 42],
+    [70, 42],
+    [44, 14],
+    [55, 3],
+    [100, 50],
+    [55, 97],
+    [44, 86],
+    [70, 58],
+    [0, 58],
+  ],
+  chevron: [
+    [28, 14],
+    [40, 2],
+    [86, 50],
+    [40, 98],
+    [28, 86],
+    [62, 50],
+  ],
+  slant: [
+    [16, 8],
+    [92, 8],
+    [92, 84],
+    [76, 84],
+    [76, 36],
+    [18, 94],
+    [6, 82],
+    [64, 24],
+    [16, 24],
+  ],
+  plus: [
+    [42, 8],
+    [58, 8],
+    [58, 42],
+    [92, 42],
+    [92, 58],
+    [58, 58],
+    [58, 92],
+    [42, 92],
+    [42, 58],
+    [8, 58],
+    [8, 42],
+    [42, 42],
+  ],
+}
+
+export const iconShape = (icon: ButtonIcon): string =>
+  icon === 'none'
+    ? 'none'
+    : `polygon(${iconShapes[icon].map(([x, y]) => `${x}% ${y}%`).join(', ')})`
+
 const inner = { declares: (): Declaration[] => [] }
 
 /** How each setting is written. */
@@ -55,11 +112,29 @@ const writers: { readonly [K in SettingId]: Writer<K> } = {
   },
   sideSpace: one('--space-side', (value) => `clamp(20px, 4vw, ${px(value)})`),
   density: one('--density', String),
+  buttonForm: {
+    declares: (form) => {
+      const { line, thickness, offset } = underlineOf(form)
+      const drawn = line === 'none' ? line : `underline ${line} ${px(thickness ?? 1)}`
+      return [
+        ['--button-underline', drawn],
+        ['--button-underline-offset', offset === undefined ? 'auto' : `${offset}em`],
+      ]
+    },
+    refers: 'var(--button-underline)',
+  },
   buttonCorner: one('--button-radius', px),
   buttonLine: one('--button-line', px),
   buttonPad: pad('button'),
   buttonCase: one('--button-case', String),
   buttonSpacing: one('--button-spacing', (value) => `${value}em`),
+  buttonIcon: {
+    declares: (icon) => [
+      ['--button-icon', iconShape(icon)],
+      ['--button-icon-size', icon === 'none' ? '0px' : '0.7em'],
+      ['--button-icon-gap', icon === 'none' ? '0px' : '0.55em'],
+    ],
+  },
   cardCorner: one('--card-radius', px),
   cardLine: one('--card-line', px),
   cardPad: pad('card'),

@@ -1,8 +1,8 @@
 import { sourceOf, type Feature, type Source } from '../elements'
 import type { SiteElement, TraitValue } from '../site'
 import {
-  effectiveSetting,
   faceSetting,
+  traitOfSetting,
   type FaceId,
   type SettingId,
   type Settings,
@@ -38,7 +38,7 @@ function endOf(settings: Settings, source: Source, state: State, key: string): D
         setting: source.setting,
         state,
         key,
-        set: effectiveSetting(settings, source.setting) as TraitValue,
+        set: traitOfSetting(settings, source.setting) as TraitValue,
       }
     : { at: 'usual', state, key, set: source.usual as TraitValue }
 }

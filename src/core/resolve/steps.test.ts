@@ -34,7 +34,7 @@ test('themes are generated with the steps as they are: nothing fails, though a s
   )
   const palette = withSteps(all)
   expect(paletteColors(palette).find(({ id }) => id === brand)?.steps).toHaveProperty('-5')
-  const themes = generateThemes(palette)
+  const themes = generateThemes({ palette, settings: { buttonForm: 'solid' } })
   expect(failingRoles(palette, themes)).toEqual([])
   const bound = themes.flatMap(({ roles }) => roleIds.map((role) => roles[role])).filter(isBound)
   expect(bound.length).toBeGreaterThan(0)

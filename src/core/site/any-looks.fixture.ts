@@ -8,6 +8,8 @@ import {
   type StyledKind,
 } from '../elements'
 import {
+  buttonForms,
+  buttonIcons,
   easings,
   faces,
   letterCases,
@@ -130,10 +132,17 @@ const numbersOf: Partial<Record<keyof Settings, fc.Arbitrary<number>>> = {
   fieldLine: whole(0, 8),
 }
 
+const choicesOf = {
+  buttonForm: fc.constantFrom(...buttonForms),
+  buttonIcon: fc.constantFrom(...buttonIcons),
+}
+
 const anySettings = (settings: Settings): fc.Arbitrary<Settings> =>
   fc
-    .record(numbersOf as Record<string, fc.Arbitrary<number>>, { requiredKeys: [] })
-    .map((numbers) => settingsSchema.parse({ ...settings, ...numbers }))
+    .record({ ...numbersOf, ...choicesOf } as Record<string, fc.Arbitrary<unknown>>, {
+      requiredKeys: [],
+    })
+    .map((some) => settingsSchema.parse({ ...settings, ...some }))
 
 interface AnyStyle {
   readonly id: string

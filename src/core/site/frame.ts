@@ -8,6 +8,7 @@ import { looksOf } from './looks'
 import { bodySchema } from './section'
 import { mostStudies, studySchema } from './study'
 import { editions, themesSchema } from './theme'
+import { buttonFormStep } from './button-form-step'
 import { settingsStep } from './settings-step'
 import { looksStep } from './looks-step'
 import { runningTextStep } from './running-text-step'
@@ -24,7 +25,7 @@ import {
 export const mostCustomCss = 200_000
 
 /** The shape of a frame that is written today. */
-export const frameVersion = 8
+export const frameVersion = 9
 
 function styleOf<Kind extends StyledKind>(kind: Kind) {
   return z.strictObject({
@@ -132,4 +133,6 @@ export const frameSteps: Readonly<Record<number, UpgradeStep>> = {
   6: looksStep,
   // 8: what is decided for the whole site lies flat, and sizes follow a scale.
   7: settingsStep,
+  // 9: buttons have a form and an icon.
+  8: buttonFormStep,
 }

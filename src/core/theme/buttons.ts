@@ -1,6 +1,6 @@
 import { TEXT, type Want } from './chooser'
 import { footingsOf, inkDistance, reads, type Footing, type Ink } from './inks'
-import { CHANGED, extreme, off, shading, those, type Setting } from './setting'
+import { CHANGED, extreme, off, shading, those, type Lab, type Setting } from './setting'
 
 /** What it costs a fill under the pointer to be of another slot than at rest, or of another hue. */
 function strange(ink: Ink, rest: Ink): number {
@@ -16,33 +16,43 @@ const firstMet = (chooser: Setting['chooser'], wants: readonly Want[]): Ink =>
   wants.reduce<Ink | undefined>((found, want) => found ?? chooser.find(want), undefined) ??
   chooser.choose(wants.at(-1)!)
 
+/** Words on a fill. */
+const labelOn = ({ chooser, grounds }: Setting, under: Ink): Ink =>
+  chooser.choose({
+    on: footingsOf(under, grounds),
+    needs: TEXT,
+    opaque: true,
+    cost: (ink, ratio) =>
+      shading(ink) + extreme(ink) + off(ratio, 9) * 0.2 + (ink.from === under.from ? 0.2 : 0),
+  })
+
+/** A fill that stands out from ground and cards, bearing what is given to stand on it. */
+function standingFill({ chooser, base, grounds }: Setting, label: Ink | undefined): Ink {
+  const wanted: Want = {
+    on: grounds,
+    needs: TOLD,
+    opaque: true,
+    bears: those([label]),
+    cost: (ink, ratio) =>
+      shading(ink) * 1.4 - Math.min(ink.chroma, 0.2) * 6 + Math.max(0, 2 - ratio) * 0.3,
+  }
+  return firstMet(chooser, [wanted, { ...wanted, on: base }, { ...wanted, needs: 1 }])
+}
+
+export type MainInks = Readonly<
+  Record<'buttonFill' | 'buttonLabel' | 'buttonLine' | 'buttonHoverFill' | 'buttonHoverLabel', Ink>
+>
+
 /**
  * A fill that stands out, its label, and how both change under the pointer. At
  * rest and pointed at it is told from ground and cards by its fill; where what
  * is given does not let it be, by its line.
  */
-export function mainButton({ chooser, base, grounds, known }: Setting, edge: Ink) {
+function solidButton(setting: Setting, edge: Ink): MainInks {
+  const { chooser, base, grounds, known } = setting
   const { buttonLabel, buttonHoverLabel, buttonHoverFill } = known
-  const fillWanted: Want = {
-    on: grounds,
-    needs: TOLD,
-    opaque: true,
-    bears: those([buttonLabel]),
-    cost: (ink, ratio) =>
-      shading(ink) * 1.4 - Math.min(ink.chroma, 0.2) * 6 + Math.max(0, 2 - ratio) * 0.3,
-  }
-  const fill =
-    known.buttonFill ??
-    firstMet(chooser, [fillWanted, { ...fillWanted, on: base }, { ...fillWanted, needs: 1 }])
-  const labelOn = (under: Ink) =>
-    chooser.choose({
-      on: footingsOf(under, grounds),
-      needs: TEXT,
-      opaque: true,
-      cost: (ink, ratio) =>
-        shading(ink) + extreme(ink) + off(ratio, 9) * 0.2 + (ink.from === under.from ? 0.2 : 0),
-    })
-  const label = buttonLabel ?? labelOn(fill)
+  const fill = known.buttonFill ?? standingFill(setting, buttonLabel)
+  const label = buttonLabel ?? labelOn(setting, fill)
   const likely = buttonHoverLabel ?? label
   // Away from its label's lightness the fill can only read better under it.
   const away = likely.l < fill.l ? 1 : -1
@@ -63,43 +73,143 @@ export function mainButton({ chooser, base, grounds, known }: Setting, edge: Ink
     buttonLabel: label,
     buttonLine: known.buttonLine ?? (reads(fill, grounds, TOLD) ? fill : edge),
     buttonHoverFill: hoverFill,
-    buttonHoverLabel: buttonHoverLabel ?? (bears ? label : labelOn(hoverFill)),
+    buttonHoverLabel: buttonHoverLabel ?? (bears ? label : labelOn(setting, hoverFill)),
   }
 }
 
-/** An outline that fills when it is pointed at; it has a fill at rest only where its label asks for one. */
-export function quietButton(
-  { chooser, base, lab, clear, grounds, known }: Setting,
-  sign: Ink,
-  edge: Ink,
-) {
-  const { quietLabel, quietLine, quietHoverFill, quietHoverLabel } = known
+/** How much of a button's colour a pale fill of it has. Common practice, no source. */
+const TINT = 0.14
+
+/** A pale fill between the ground and a colour, told from the ground, and bearing what is given. */
+function softFill({ chooser, base, lab }: Setting, color: Lab, label: Ink | undefined): Ink {
+  const between = (from: number, to: number) => from + (to - from) * TINT
+  const aim = {
+    l: between(lab.l, color.l),
+    a: between(lab.a, color.a),
+    b: between(lab.b, color.b),
+  }
+  const wanted: Want = {
+    on: base,
+    needs: 1,
+    opaque: true,
+    bears: those([label]),
+    fits: (ink) => inkDistance(ink, lab) >= CHANGED,
+    cost: (ink) => shading(ink) * 0.05 + inkDistance(ink, aim),
+  }
+  return chooser.find(wanted) ?? chooser.choose({ ...wanted, fits: () => true })
+}
+
+/** Words in a colour, or as near to it as reads. */
+const wordsIn = ({ chooser }: Setting, color: Ink, on: readonly Footing[]): Ink =>
+  reads(color, on, TEXT) && color.color.alpha === 1
+    ? color
+    : chooser.choose({
+        on,
+        needs: TEXT,
+        opaque: true,
+        cost: (ink) => shading(ink) * 0.2 + inkDistance(ink, color) * 2,
+      })
+
+/** Nothing behind the words, unless those that are given ask for a fill. */
+function clearUnder({ chooser, base, lab, clear, grounds }: Setting, word: Ink | undefined): Ink {
+  if (!word || reads(word, grounds, TEXT)) return clear
+  return chooser.choose({
+    on: base,
+    needs: 1,
+    opaque: true,
+    bears: [word],
+    cost: (ink) => shading(ink) + inkDistance(ink, lab),
+  })
+}
+
+/** Told by an outline or by a pale fill, in the colour that fills it when it is pointed at. */
+function fillingButton(setting: Setting): MainInks {
+  const { grounds, known, form } = setting
+  const { buttonLabel, buttonHoverLabel } = known
+  const hoverFill = known.buttonHoverFill ?? standingFill(setting, buttonHoverLabel)
+  const fill =
+    known.buttonFill ??
+    (form === 'soft' ? softFill(setting, hoverFill, buttonLabel) : clearUnder(setting, buttonLabel))
+  const label = buttonLabel ?? wordsIn(setting, hoverFill, footingsOf(fill, grounds))
+  return {
+    buttonFill: fill,
+    buttonLabel: label,
+    buttonLine: known.buttonLine ?? label,
+    buttonHoverFill: hoverFill,
+    buttonHoverLabel: buttonHoverLabel ?? labelOn(setting, hoverFill),
+  }
+}
+
+/** Words with a line under them, which change as links do. */
+function underlinedButton(
+  setting: Setting,
+  { link, linkHover }: Readonly<Record<'link' | 'linkHover', Ink>>,
+): MainInks {
+  const { grounds, known } = setting
+  const fill = known.buttonFill ?? clearUnder(setting, known.buttonLabel)
+  const hoverFill = known.buttonHoverFill ?? clearUnder(setting, known.buttonHoverLabel)
+  const label = known.buttonLabel ?? wordsIn(setting, link, footingsOf(fill, grounds))
+  return {
+    buttonFill: fill,
+    buttonLabel: label,
+    buttonLine: known.buttonLine ?? label,
+    buttonHoverFill: hoverFill,
+    buttonHoverLabel:
+      known.buttonHoverLabel ?? wordsIn(setting, linkHover, footingsOf(hoverFill, grounds)),
+  }
+}
+
+/** The main button, in the form that the site gives its buttons. */
+export function mainButton(setting: Setting, words: Words, edge: Ink): MainInks {
+  if (setting.form === 'solid') return solidButton(setting, edge)
+  return setting.form === 'underline' ? underlinedButton(setting, words) : fillingButton(setting)
+}
+
+type Words = Readonly<Record<'text' | 'link' | 'linkHover', Ink>>
+
+/** What a quiet button has under its words when it is pointed at, as its form says. */
+function quietHover(setting: Setting, sign: Ink): Ink {
+  const { chooser, base, clear, form, known } = setting
+  const label = known.quietHoverLabel
+  const byForm = () => {
+    if (form === 'soft') return softFill(setting, sign, label)
+    return form === 'underline' ? clear : sign
+  }
+  const usual = byForm()
+  if (!label || form === 'soft' || reads(label, footingsOf(usual, setting.grounds), TEXT)) {
+    return usual
+  }
+  return chooser.choose({
+    on: base,
+    needs: 1,
+    opaque: true,
+    bears: [label],
+    cost: (ink) => shading(ink) + inkDistance(ink, sign),
+  })
+}
+
+/**
+ * An outline that fills when it is pointed at; it has a fill at rest only where its label asks for
+ * one. Among soft buttons it fills as palely; among underlined ones it is told by its words alone.
+ */
+export function quietButton(setting: Setting, { text }: Words, sign: Ink, edge: Ink) {
+  const { chooser, lab, grounds, known, form } = setting
+  const { quietLabel, quietLine, quietHoverLabel } = known
   const nearGround = (ink: Ink) => shading(ink) + inkDistance(ink, lab)
-  const word = quietLabel ?? sign
-  const quietFill =
-    known.quietFill ??
-    (reads(word, grounds, TEXT)
-      ? clear
-      : chooser.choose({ on: base, needs: 1, opaque: true, bears: [word], cost: nearGround }))
-  const labelOn = (on: readonly Footing[]) =>
-    chooser.choose({ on, needs: TEXT, opaque: true, cost: nearGround })
+  const word = quietLabel ?? (form === 'underline' ? text : sign)
+  const quietFill = known.quietFill ?? clearUnder(setting, word)
   const under = footingsOf(quietFill, grounds)
-  const hoverFill =
-    quietHoverFill ??
-    (!quietHoverLabel || reads(quietHoverLabel, [sign], TEXT)
-      ? sign
-      : chooser.choose({
-          on: base,
-          needs: 1,
-          opaque: true,
-          bears: [quietHoverLabel],
-          cost: (ink) => shading(ink) + inkDistance(ink, sign),
-        }))
+  const hoverFill = known.quietHoverFill ?? quietHover(setting, sign)
+  const over = footingsOf(hoverFill, grounds)
+  const read = (on: readonly Footing[]) =>
+    chooser.choose({ on, needs: TEXT, opaque: true, cost: nearGround })
+  const hoverWord =
+    form === 'solid' || form === 'outline' ? read(over) : wordsIn(setting, sign, over)
   return {
     quietFill,
-    quietLabel: quietLabel ?? (reads(sign, under, TEXT) ? sign : labelOn(under)),
+    quietLabel: quietLabel ?? (reads(word, under, TEXT) ? word : read(under)),
     quietLine: quietLine ?? edge,
     quietHoverFill: hoverFill,
-    quietHoverLabel: quietHoverLabel ?? labelOn(footingsOf(hoverFill, grounds)),
+    quietHoverLabel: quietHoverLabel ?? hoverWord,
   }
 }

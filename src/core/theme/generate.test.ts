@@ -3,6 +3,7 @@ import { colorKey, colorOf, difference, fromBytes, inGamut, over, toBytes, white
 import { anyWritten } from '../color/random-color.fixture'
 import { rolePairs } from '../elements'
 import { roleIds, type RoleId } from '../roles'
+import { buttonForms, type ButtonForm } from '../traits'
 import { themeGenerator } from './generate'
 import { groundKind, usefulGrounds } from './grounds'
 import type { PaletteColor } from './inks'
@@ -11,8 +12,8 @@ import { colorOfDecision, pairsThatFail, referenceContrast, themeFaults } from '
 const paletteOf = (texts: readonly string[]): PaletteColor[] =>
   texts.map((text, i) => ({ id: `s${i}`, color: colorOf(text)! }))
 
-const allThemes = (palette: readonly PaletteColor[]) => {
-  const generate = themeGenerator(palette)
+const allThemes = (palette: readonly PaletteColor[], form: ButtonForm = 'solid') => {
+  const generate = themeGenerator(palette, form)
   return usefulGrounds(palette).map(({ decision, color }) => generate(decision, color))
 }
 
@@ -37,9 +38,11 @@ const nasty: ReadonlyArray<readonly [string, string[]]> = [
 describe('every pair that meets holds WCAG 2.2 AA, words keep their turn, buttons are told', () => {
   test.each(nasty)('%s', (_, texts) => {
     const palette = paletteOf(texts)
-    const themes = allThemes(palette)
-    expect(themes.length).toBeGreaterThanOrEqual(1)
-    for (const roles of themes) expect(themeFaults(palette, roles)).toEqual([])
+    for (const form of buttonForms) {
+      const themes = allThemes(palette, form)
+      expect(themes.length).toBeGreaterThanOrEqual(1)
+      for (const roles of themes) expect([form, themeFaults(palette, roles)]).toEqual([form, []])
+    }
   })
 
   test('any ground whatever, every 8-bit grey and 500 colours', () => {
@@ -103,7 +106,7 @@ describe('roles that a kind of element brings together anew', () => {
 
   test.each(nasty)('%s', (_, texts) => {
     const palette = paletteOf(texts)
-    const generate = themeGenerator(palette, badge)
+    const generate = themeGenerator(palette, 'solid', badge)
     for (const { decision, color } of usefulGrounds(palette)) {
       expect(pairsThatFail(palette, generate(decision, color), badge)).toEqual([])
     }
@@ -117,7 +120,7 @@ describe('roles that a kind of element brings together anew', () => {
     fc.assert(
       fc.property(fc.array(color, { minLength: 1, maxLength: 12 }), (colors) => {
         const palette = colors.map((each, i) => ({ id: `s${i}`, color: each }))
-        const generate = themeGenerator(palette, badge)
+        const generate = themeGenerator(palette, 'solid', badge)
         for (const ground of usefulGrounds(palette)) {
           const roles = generate(ground.decision, ground.color)
           expect(pairsThatFail(palette, roles, badge)).toEqual([])
@@ -130,7 +133,9 @@ describe('roles that a kind of element brings together anew', () => {
   test('what is given stays', () => {
     const palette = paletteOf(['#f7f2e7', '#1d5955'])
     const accent = { decision: { value: '#808080' }, color: colorOf('#808080')! }
-    const roles = themeGenerator(palette, badge)({ slot: 's0' }, colorOf('#f7f2e7')!, { accent })
+    const roles = themeGenerator(palette, 'solid', badge)({ slot: 's0' }, colorOf('#f7f2e7')!, {
+      accent,
+    })
     expect(roles.accent).toEqual({ value: '#808080' })
   })
 })

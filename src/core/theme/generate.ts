@@ -1,6 +1,7 @@
 import { mapToGamut, over, toOklab, white, writeHex, type Color } from '../color'
 import { groundsOfRole, rolePairs, type RolePair } from '../elements'
 import { roleIds, roles, type RoleId } from '../roles'
+import type { ButtonForm } from '../traits'
 import { mainButton, quietButton } from './buttons'
 import { Chooser, TEXT } from './chooser'
 import { footing, reads, type Decision, type Footing, type Ink, type PaletteColor } from './inks'
@@ -26,15 +27,17 @@ export type GivenRoles = Readonly<
  * are given, or where what is given leaves no colour that reads. The same
  * palette gives the same theme. Colours outside of sRGB are taken as they are
  * painted, mapped into it. Needs at least one filled slot. The pairs are those
- * that the kinds of element bring together, unless others are asked for.
+ * that the kinds of element bring together, unless others are asked for. Buttons
+ * take their colours after the form that the site gives them.
  */
 export function themeGenerator(
   palette: readonly PaletteColor[],
+  form: ButtonForm = 'solid',
   pairs: readonly RolePair[] = rolePairs,
 ): (ground: Decision, groundColor: Color, given?: GivenRoles) => GeneratedRoles {
   const chooser = new Chooser(palette)
   return (ground, groundColor, given = {}) =>
-    themeOn(chooser, pairs, ground, mapToGamut(groundColor), given)
+    themeOn({ chooser, pairs, form }, ground, mapToGamut(groundColor), given)
 }
 
 function knownInks(chooser: Chooser, given: GivenRoles): KnownInks {
@@ -57,9 +60,14 @@ function cleared(chooser: Chooser, ground: Decision, groundColor: Color): Ink {
   )
 }
 
+interface Making {
+  readonly chooser: Chooser
+  readonly pairs: readonly RolePair[]
+  readonly form: ButtonForm
+}
+
 function themeOn(
-  chooser: Chooser,
-  pairs: readonly RolePair[],
+  { chooser, pairs, form }: Making,
   ground: Decision,
   groundColor: Color,
   given: GivenRoles,
@@ -73,15 +81,15 @@ function themeOn(
   const grounds = surface ? [...base, footing(over(surface.color, seen))] : base
   // Cards take the ground where no other colour would leave text readable on both.
   const cards = surface ?? (groundColor.alpha < 1 ? clear : chooser.given(ground, seen))
-  const setting = { chooser, base, lab, clear, grounds, known }
+  const setting = { chooser, base, lab, clear, grounds, known, form }
   const words = wordsOn(setting)
   const sign = signOn(setting, words)
   const edge = edgeOn(setting, sign)
   const inks = {
     surface: cards,
     ...words,
-    ...mainButton(setting, edge),
-    ...quietButton(setting, sign, edge),
+    ...mainButton(setting, words, edge),
+    ...quietButton(setting, words, sign, edge),
     ...marksOn(setting, edge),
     ...fieldOn(setting, cards, words),
   }

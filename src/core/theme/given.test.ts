@@ -3,6 +3,7 @@ import { over, writeHex, type Color } from '../color'
 import { anyColor, anyOpaque } from '../color/random-color.fixture'
 import { groundsOfRole, rolePairs } from '../elements'
 import { roleIds, roles, type RoleId } from '../roles'
+import { buttonForms } from '../traits'
 import { themeGenerator, type GeneratedRoles, type GivenRoles } from './generate'
 import {
   colorOfDecision,
@@ -68,9 +69,14 @@ test('around what is given, a pair fails only where nothing can help: any palett
       fc.array(anyOpaque, { minLength: 1, maxLength: 12 }),
       anyColor,
       anyGiven,
-      (colors, ground, given) => {
+      fc.constantFrom(...buttonForms),
+      (colors, ground, given, form) => {
         const palette = colors.map((color, i) => ({ id: `s${i}`, color }))
-        const made = themeGenerator(palette)({ value: writeHex(ground) }, ground, givenRoles(given))
+        const made = themeGenerator(palette, form)(
+          { value: writeHex(ground) },
+          ground,
+          givenRoles(given),
+        )
         for (const [id, color] of Object.entries(given)) {
           expect(made[id as RoleId]).toEqual({ value: writeHex(color) })
         }
@@ -94,7 +100,7 @@ test('around what is given, a pair fails only where nothing can help: any palett
         count += Object.keys(given).length
       },
     ),
-    { numRuns: 120 },
+    { numRuns: 200 },
   )
   expect(count).toBeGreaterThan(120)
 })

@@ -1,4 +1,5 @@
 import type { RoleId } from '../roles'
+import type { ButtonForm } from '../traits'
 import type { Chooser } from './chooser'
 import type { Footing, Ink } from './inks'
 
@@ -14,6 +15,8 @@ export interface Setting {
   readonly grounds: readonly Footing[]
   /** What is decided already. */
   readonly known: KnownInks
+  /** How buttons are told to be buttons. */
+  readonly form: ButtonForm
 }
 
 export type Lab = Pick<Ink, 'l' | 'a' | 'b'>

@@ -1,3 +1,11 @@
+export {
+  buttonForms,
+  buttonIcons,
+  linesOf,
+  underlineOf,
+  type ButtonForm,
+  type ButtonIcon,
+} from './button-form'
 export { traitGroups, traitIds, traits, type Trait, type TraitGroup, type TraitId } from './traits'
 export {
   easings,
@@ -18,10 +26,12 @@ export {
 export {
   effectiveSetting,
   faceSetting,
+  isTaken,
   settingGroups,
   settingIds,
   settings,
   settingsSchema,
+  traitOfSetting,
   type SettingGroup,
   type SettingId,
   type SettingInfo,

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { buttonForms, buttonIcons, linesOf, underlineOf, type ButtonForm } from './button-form'
 import { familyName, letterCases, pill, type FaceId, type PlainValues } from './values'
 
 const number = (least: number, most: number) => z.number().min(least).max(most)
@@ -27,11 +28,13 @@ export const settingsSchema = z.strictObject({
   sectionSpace: number(0, 240),
   sideSpace: number(0, 120),
   density: number(0.5, 1.5),
+  buttonForm: z.enum(buttonForms),
   buttonCorner: number(0, pill),
   buttonLine: number(0, 8),
   buttonPad: padding,
   buttonCase: z.enum(letterCases),
   buttonSpacing: number(-0.1, 0.5),
+  buttonIcon: z.enum(buttonIcons),
   cardCorner: number(0, 80),
   cardLine: number(0, 8),
   cardPad: padding,
@@ -72,11 +75,13 @@ export const settings: Readonly<Record<SettingId, SettingInfo>> = {
   sectionSpace: { label: 'Section space', group: 'Page', unit: 'px' },
   sideSpace: { label: 'Space at the sides', group: 'Page', unit: 'px' },
   density: { label: 'Density', group: 'Page' },
+  buttonForm: { label: 'Form of buttons', group: 'Buttons' },
   buttonCorner: { label: 'Corner of buttons', group: 'Buttons', unit: 'px' },
   buttonLine: { label: 'Line of buttons', group: 'Buttons', unit: 'px' },
   buttonPad: { label: 'Padding of buttons', group: 'Buttons', unit: 'px' },
   buttonCase: { label: 'Case of buttons', group: 'Buttons' },
   buttonSpacing: { label: 'Letter spacing of buttons', group: 'Buttons', unit: 'em' },
+  buttonIcon: { label: 'Icon of buttons', group: 'Buttons' },
   cardCorner: { label: 'Corner of cards', group: 'Cards', unit: 'px' },
   cardLine: { label: 'Line of cards', group: 'Cards', unit: 'px' },
   cardPad: { label: 'Padding of cards', group: 'Cards', unit: 'px' },
@@ -98,16 +103,38 @@ const dense = new Set<SettingId>(['sectionSpace', 'buttonPad', 'cardPad'])
 
 const times = (value: number, factor: number) => Math.round(value * factor * 100) / 100
 
-/** What a setting comes to on the page: space by the site's density, all else as it is set. */
+const padded = ({ block, inline }: PlainValues['padding'], factor: number) => ({
+  block: times(block, factor),
+  inline: times(inline, factor),
+})
+
+/** What the form of buttons leaves of what is set for them: some have no line, some no room at their sides. */
+function inForm<K extends SettingId>(form: ButtonForm, id: K, value: Settings[K]): Settings[K] {
+  if (id === 'buttonLine' && !linesOf(form)) return 0 as Settings[K]
+  if (id === 'buttonPad' && form === 'underline') {
+    const { block } = value as PlainValues['padding']
+    return { block: times(block, 0.5), inline: 0 } as Settings[K]
+  }
+  return value
+}
+
+/** What a setting comes to on the page: space by the site's density, buttons by their form, all else as it is set. */
 export function effectiveSetting<K extends SettingId>(all: Settings, id: K): Settings[K] {
-  const value = all[id]
+  const value = inForm(all.buttonForm, id, all[id])
   if (!dense.has(id) || all.density === 1) return value
   const scaled =
     typeof value === 'number'
       ? times(value, all.density)
-      : {
-          block: times((value as PlainValues['padding']).block, all.density),
-          inline: times((value as PlainValues['padding']).inline, all.density),
-        }
+      : padded(value as PlainValues['padding'], all.density)
   return scaled as Settings[K]
+}
+
+/** Whether a setting holds just what the traits that follow it do; the form of buttons leaves some of them without effect. */
+export const isTaken = (all: Settings, id: SettingId): boolean =>
+  id !== 'buttonForm' && inForm(all.buttonForm, id, all[id]) === all[id]
+
+/** What a trait that follows a setting holds: the setting itself, but that a form of buttons is told by its underline. */
+export function traitOfSetting(all: Settings, id: SettingId): PlainValues[keyof PlainValues] {
+  const value = effectiveSetting(all, id)
+  return id === 'buttonForm' ? underlineOf(value as ButtonForm) : (value as never)
 }

@@ -32,7 +32,7 @@ import {
   type SiteElement,
   type StyleId,
 } from '../site'
-import { settings, settingsSchema, states, type SettingId, type State } from '../traits'
+import { isTaken, settings, settingsSchema, states, type SettingId, type State } from '../traits'
 import { defineWide, many, nothing, ready, refuse, type Planned, type Subject } from './wide'
 
 type Styles = Frame['styles']
@@ -170,6 +170,7 @@ type LiftIntent = z.infer<typeof liftLookIntent>
 /** The frame with a decision where it is lifted to, or why it cannot be there. */
 function lifted(frame: Frame, { key, state, value, to }: LiftIntent): Frame | EditProblem {
   if ('setting' in to) {
+    if (!isTaken(frame.settings, to.setting)) return 'value-unfit'
     const next = settingsSchema.safeParse({ ...frame.settings, [to.setting]: value })
     return next.success ? { ...frame, settings: next.data } : 'value-unfit'
   }

@@ -23,11 +23,12 @@ interface FollowersOfferProps {
 export function FollowersOffer({ palette, theme, role, decision }: FollowersOfferProps) {
   const editor = useEditor()
   const along = useEditorState((state) => state.goAlong)
+  const settings = useEditorState((state) => state.docs.frame.settings)
   // What is pointed at changes quickly; what would follow is worked out behind.
   const told = useDeferredValue(decision)
   const made = useMemo(
-    () => (told ? Object.entries(followers(palette, theme, role, told)) : []),
-    [palette, theme, role, told],
+    () => (told ? Object.entries(followers({ palette, settings }, theme, role, told)) : []),
+    [palette, settings, theme, role, told],
   )
   const after = told && {
     ...theme,

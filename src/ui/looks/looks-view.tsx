@@ -7,8 +7,9 @@ import { themesInOrder } from '@/core/site'
 import type { Settings } from '@/core/traits'
 import { useEditor, useEditorState } from '../editor'
 import { Segments, SelectField } from '../kit'
-import { editProblemWords } from '../words'
+import { counted, editProblemWords } from '../words'
 import { LooksStage, type TryOn } from './looks-stage'
+import { overruledBy, settingsEdit } from './settings-edit'
 import { ShapesPanel, TypePanel } from './setting-panels'
 import { StylesPanel } from './styles-panel'
 
@@ -40,14 +41,21 @@ export function LooksView() {
       const result = edit && applyEdit(docs, edit)
       return result?.ok ? result.docs : docs
     })
-  const asEdit = (settings: Partial<Settings>): Edit => ({ type: 'setSettings', settings })
+  const frameNow = () => editor.store.getState().docs.frame
   const keep = (settings: Partial<Settings>) => {
     preview(undefined)
-    const problem = editor.dispatch(asEdit(settings))
-    if (problem) toast.error(`Not kept: ${editProblemWords[problem]}.`)
+    const edit = settingsEdit(frameNow(), settings)
+    const overruled = overruledBy(frameNow(), edit)
+    const problem = editor.dispatch(edit)
+    if (problem) return void toast.error(`Not kept: ${editProblemWords[problem]}.`)
+    if (overruled > 0) {
+      toast(
+        `${counted(overruled, 'colour')} of buttons that had been decided by hand made room for those of the new form. Undo brings them back.`,
+      )
+    }
   }
   const panel = {
-    onDrag: (settings: Partial<Settings>) => preview(asEdit(settings)),
+    onDrag: (settings: Partial<Settings>) => preview(settingsEdit(frameNow(), settings)),
     onChoose: keep,
   }
   return (

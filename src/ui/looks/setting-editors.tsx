@@ -2,19 +2,20 @@
 
 import type { ComponentType } from 'react'
 import { siteFonts } from '@/core/render'
-import { settings, type SettingId, type Settings } from '@/core/traits'
+import { isTaken, settings, type SettingId, type Settings } from '@/core/traits'
 import { useEditorState } from '../editor'
 import { Amount, SelectField } from '../kit'
+import { ButtonFormEditor, ButtonIconEditor } from './form-editors'
 import { CaseEditor, CornerEditor, PaddingEditor } from '../traits'
 
-interface EditorProps<Value> {
+export interface SettingEditorProps<Value> {
   readonly label: string
   readonly value: Value
   readonly onDrag: (value: Value) => void
   readonly onChoose: (value: Value) => void
 }
 
-type Editor<K extends SettingId> = ComponentType<EditorProps<Settings[K]>>
+type Editor<K extends SettingId> = ComponentType<SettingEditorProps<Settings[K]>>
 
 interface Range {
   readonly min: number
@@ -26,7 +27,7 @@ interface Range {
 
 /** A number on a track, beneath its name. */
 function numbered(range: Range) {
-  return function NumberedSetting(props: EditorProps<number>) {
+  return function NumberedSetting(props: SettingEditorProps<number>) {
     return (
       <Amount
         label={props.label}
@@ -41,7 +42,7 @@ function numbered(range: Range) {
 }
 
 /** The typefaces of a site: those that ship with us, and its own. */
-export function TypefaceEditor({ label, value, onChoose }: EditorProps<string>) {
+export function TypefaceEditor({ label, value, onChoose }: SettingEditorProps<string>) {
   const fonts = useEditorState((state) => state.docs.fonts)
   const own = [...new Set(Object.values(fonts).map(({ family }) => family))]
   const shipped = siteFonts.map(({ family }) => family)
@@ -85,11 +86,13 @@ const editors: { readonly [K in SettingId]: Editor<K> } = {
   sectionSpace: numbered({ min: 0, max: 240, unit: 'px' }),
   sideSpace: numbered({ min: 0, max: 120, unit: 'px' }),
   density: numbered({ min: 0.5, max: 1.5, step: 0.01 }),
+  buttonForm: ButtonFormEditor,
   buttonCorner: CornerEditor as Editor<'buttonCorner'>,
   buttonLine: line,
   buttonPad: PaddingEditor as Editor<'buttonPad'>,
   buttonCase: CaseEditor as Editor<'buttonCase'>,
   buttonSpacing: numbered({ min: -0.1, max: 0.5, upTo: 0.3, step: 0.005, unit: 'em' }),
+  buttonIcon: ButtonIconEditor,
   cardCorner: numbered({ min: 0, max: 80, upTo: 48, unit: 'px' }),
   cardLine: line,
   cardPad: PaddingEditor as Editor<'cardPad'>,
@@ -108,6 +111,9 @@ interface SettingEditorOf {
 export function SettingEditor({ id, onDrag, onChoose }: SettingEditorOf) {
   const value = useEditorState((state) => state.docs.frame.settings[id])
   const Edit = editors[id] as unknown as Editor<SettingId>
+  const isUsed = useEditorState(
+    ({ docs }) => id === 'buttonForm' || isTaken(docs.frame.settings, id),
+  )
   const { label } = settings[id]
   return (
     <div role="group" aria-label={label} className="grid gap-1">
@@ -120,6 +126,11 @@ export function SettingEditor({ id, onDrag, onChoose }: SettingEditorOf) {
         onDrag={(to) => onDrag({ [id]: to })}
         onChoose={(to) => onChoose({ [id]: to })}
       />
+      {!isUsed && (
+        <span className="text-xs text-soft">
+          Kept, but without effect while buttons have this form.
+        </span>
+      )}
     </div>
   )
 }

@@ -19,7 +19,7 @@ export function AddTheme() {
   const frame = useEditorState((state) => state.docs.frame)
   const [open, setOpen] = useState(false)
   const add = (ground: ColorDecision) => {
-    const made = generateThemeOn(frame.palette, ground, themesInOrder(frame.themes))
+    const made = generateThemeOn(frame, ground, themesInOrder(frame.themes))
     const [theme] = withDark(frame, made ? [made] : [])
     if (!theme) {
       toast.error(noColors)
@@ -64,7 +64,7 @@ function ThemesFromFile({ onDone }: { readonly onDone: () => void }) {
     const present = themesInOrder(themes)
     const added: Theme[] = []
     for (const each of read.themes) {
-      const theme = completeTheme(palette, each, [...present, ...added])
+      const theme = completeTheme(frame, each, [...present, ...added])
       if (theme) added.push(theme)
     }
     if (read.themes.length > 0 && added.length === 0) toast.error(noColors)

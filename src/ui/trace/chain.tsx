@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import { writeHex } from '@/core/color'
-import { valueWords } from '@/core/edit'
+import { settingWords, valueWords } from '@/core/edit'
 import { baseStyle, isFeature } from '@/core/elements'
 import type { Decider } from '@/core/resolve'
 import { roleName } from '@/core/roles'
@@ -100,7 +100,7 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
         <Link
           kind="source"
           told={settings[source].label}
-          what={String(docs.frame.settings[source])}
+          what={settingWords(docs.frame.settings, source)}
           onOpen={() => router.push(`/sites/${siteId}/looks`)}
           openLabel="Set it for the whole site"
         />

@@ -38,7 +38,7 @@ export function withFollowers(
   const body = bodyOf(spot.docs, spot.doc)
   const [{ on, key, state, value }] = edit.settings as [LookSetting]
   if ('section' in on || !value || !isColor(value as Paint) || !body) return edit
-  const made = followers(spot.docs.frame.palette, spot.theme, role, value as ColorDecision)
+  const made = followers(spot.docs.frame, spot.theme, role, value as ColorDecision)
   const along = followingOn(body, element, { facet: key, state }, made)
   // A style is the element's own colours, not those of what lies within it.
   const settings = along.flatMap(({ element: other, facet, state: its, paint }): LookSetting[] => {

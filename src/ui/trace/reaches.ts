@@ -12,7 +12,7 @@ import {
   type StyleId,
   type ThemeId,
 } from '@/core/site'
-import { settings, type SettingId } from '@/core/traits'
+import { isTaken, settings, type SettingId } from '@/core/traits'
 import type { Reach } from '@/core/uses'
 import { targetOf, type Selection } from '../editor'
 import { deciderOf, type Traced } from './traced'
@@ -183,6 +183,7 @@ function siteOptions({ spot, element, trace, settingReach }: Asking): ReachOptio
   const source = sourceOf(property, property.common ?? baseOfThing(spot, element).id)
   if (!source || !('setting' in source)) return []
   const { setting } = source
+  if (!isTaken(spot.docs.frame.settings, setting)) return []
   return [
     {
       kind: 'setting',

@@ -27,6 +27,7 @@ test('a button has a line for each property that theme or site decides, and none
     'padding shared',
     'face shared',
     'weight shared',
+    'underline shared',
   ])
 })
 
@@ -48,7 +49,7 @@ test('what somebody decided has a line, wherever it was decided; a side of a bor
   expect(lines).not.toContain('lineLeft shared')
   const { folded } = ledgerOf(spot, find('mainButton'), 'rest')
   expect(folded.map(({ property }) => property.key)).toEqual(
-    expect.arrayContaining(['lineTop', 'shadow', 'opacity', 'underline', 'duration']),
+    expect.arrayContaining(['lineTop', 'shadow', 'opacity', 'duration']),
   )
 })
 

@@ -138,7 +138,7 @@ interface Made {
 
 function make(design: Design, given: readonly Color[]): Made {
   const own = paletteOf(design, given)
-  const themes = generateThemes(own)
+  const themes = generateThemes({ palette: own, settings: design.settings })
   const colors = drawingColors(
     slotsInOrder(own).flatMap(({ value }) => {
       const parsed = value === null ? undefined : parseColor(value)
