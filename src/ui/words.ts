@@ -167,6 +167,10 @@ export function problemWords(problem: Problem): string {
       return 'A palette is carried to another site; this is its own.'
     case 'other-name':
       return 'Not removed: that is not its name. Type the name of the site as it stands on the shelf.'
+    case 'livery-named':
+      return 'Another livery is kept under that name. Give this one another, or remove that one first.'
+    case 'liveries-full':
+      return 'A hundred liveries are kept, the most there can be. Remove one that nobody needs.'
     case 'publication-gone':
       return 'What was published is no longer in its folder. Publish again.'
     case 'storage':
@@ -208,6 +212,15 @@ export const counted = (count: number, one: string, many = `${one}s`) =>
   `${count.toLocaleString('en-GB')} ${count === 1 ? one : many}`
 
 /** When something was, in the visitor's own form; of today the time alone. */
+/** `A`, `A and B`, `A, B and 3 more`. */
+export function listed(names: readonly string[], most = 4): string {
+  const shown = names.length > most ? names.slice(0, most - 1) : names
+  const rest = names.length - shown.length
+  const all = rest ? [...shown, `${rest} more`] : shown
+  const last = all.at(-1) ?? ''
+  return all.length > 1 ? `${all.slice(0, -1).join(', ')} and ${last}` : last
+}
+
 export function when(at: string): string {
   const date = new Date(at)
   const time = date.toLocaleTimeString(undefined, { timeStyle: 'short' })

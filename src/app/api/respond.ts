@@ -26,6 +26,8 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   'nothing-to-copy': 422,
   'own-site': 422,
   'other-name': 422,
+  'livery-named': 422,
+  'liveries-full': 422,
   'not-published': 404,
   'publication-gone': 410,
   storage: 507,

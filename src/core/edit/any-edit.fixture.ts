@@ -1,6 +1,8 @@
+import { demoSites } from '@demo/sites'
 import fc from 'fast-check'
 import type * as z from 'zod'
 import { propertiesOf } from '../elements'
+import { liveryOf, liveryParts } from '../livery'
 import { fontSchema, fontVersion, textFault, type SiteDocs } from '../site'
 import { structureEdits } from './any-structure.fixture'
 import { editKinds, type Edit } from './edits'
@@ -257,6 +259,17 @@ const madeFromSite: Readonly<Partial<Record<EditTypeName, (docs: SiteDocs) => un
     height: 600,
     alt: 'Another',
   }),
+  // A livery hangs together as a frame does: that of the other site, or of this one.
+  takeLivery: ({ frame, pictures }) =>
+    fc.record({
+      type: fc.constant('takeLivery'),
+      name: fc.constantFrom('Other', 'Spring'),
+      livery: fc.constantFrom(
+        liveryOf(frame, pictures),
+        ...demoSites.map((site) => liveryOf(site.frame, {})),
+      ),
+      parts: fc.subarray([...liveryParts], { minLength: 1 }),
+    }),
   addFont: ({ fonts }) => ({
     type: 'addFont',
     font: { ...(Object.values(fonts)[0] ?? aFont), id: 'extra', fileName: 'extra.woff2' },

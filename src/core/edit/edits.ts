@@ -2,6 +2,7 @@ import * as z from 'zod'
 import { textFault, type TextFault } from '../site'
 import { addSection, moveSection, removeSection, setSection } from './band-edits'
 import { setLooks } from './look-edits'
+import { takeLivery } from './livery-edits'
 import { setSettings } from './setting-edits'
 import { addStyle, changeStyle, giveStyle } from './style-edits'
 import { setContent } from './content-edits'
@@ -80,6 +81,7 @@ export const editKinds = {
   changeStyle,
   giveStyle,
   setSettings,
+  takeLivery,
   setCustomCss,
   renameSite,
   addPage,

@@ -1,4 +1,5 @@
 import { toOklch, type Color, type Oklch } from '../color'
+import { leastCost } from './least-cost'
 
 /** A slot that colours are proposed for: what it holds, and what it is for. */
 export interface AssignedSlot {
@@ -79,7 +80,7 @@ export function assignColors(slots: readonly AssignedSlot[], colors: readonly Co
   const isSettled = accent >= 0 && vivid >= 0
   const rows = held.flatMap((_, i) => (isSettled && i === accent ? [] : [i]))
   const columns = offered.flatMap((_, i) => (isSettled && i === vivid ? [] : [i]))
-  const found = leastCost(rows.length, columns.length, (row, column) => {
+  const found = leastCost(rows.length, columns.length, LEAVE, (row, column) => {
     const [slot, color] = [rows[row]!, columns[column]!]
     const wish = wishOf(slots[slot]!, held[slot]!, mostHeld)
     return cost(
@@ -94,66 +95,5 @@ export function assignColors(slots: readonly AssignedSlot[], colors: readonly Co
     if (column >= 0) result[rows[row]!] = columns[column]!
   })
   if (isSettled) result[accent] = vivid
-  return result
-}
-
-/**
- * For every row the column of the assignment of least total cost, or −1 where
- * leaving it costs less.
- * Source: the Hungarian method with potentials (Kuhn 1955, Munkres 1957), O(n³);
- * a column per slot stands for leaving it as it is.
- */
-function leastCost(
-  n: number,
-  count: number,
-  price: (row: number, column: number) => number,
-): number[] {
-  const m = count + n
-  const costOf = (row: number, column: number) =>
-    column <= count ? price(row - 1, column - 1) : LEAVE
-  const u = Array<number>(n + 1).fill(0)
-  const v = Array<number>(m + 1).fill(0)
-  const rowOf = Array<number>(m + 1).fill(0)
-  const way = Array<number>(m + 1).fill(0)
-  for (let row = 1; row <= n; row += 1) {
-    rowOf[0] = row
-    let column = 0
-    const least = Array<number>(m + 1).fill(Infinity)
-    const used = Array<boolean>(m + 1).fill(false)
-    do {
-      used[column] = true
-      const at = rowOf[column]!
-      let delta = Infinity
-      let next = 0
-      for (let j = 1; j <= m; j += 1) {
-        if (used[j]) continue
-        const reduced = costOf(at, j) - u[at]! - v[j]!
-        if (reduced < least[j]!) {
-          least[j] = reduced
-          way[j] = column
-        }
-        if (least[j]! < delta) {
-          delta = least[j]!
-          next = j
-        }
-      }
-      for (let j = 0; j <= m; j += 1) {
-        if (used[j]) {
-          u[rowOf[j]!]! += delta
-          v[j]! -= delta
-        } else least[j]! -= delta
-      }
-      column = next
-    } while (rowOf[column] !== 0)
-    while (column !== 0) {
-      rowOf[column] = rowOf[way[column]!]!
-      column = way[column]!
-    }
-  }
-  const result = Array<number>(n).fill(-1)
-  for (let column = 1; column <= count; column += 1) {
-    const row = rowOf[column]!
-    if (row) result[row - 1] = column - 1
-  }
   return result
 }

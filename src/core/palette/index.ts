@@ -4,6 +4,7 @@ export { extractColors, type Extracted, type Pixels } from './extract'
 export { paletteFaults, type PaletteFault } from './faults'
 export { harmonies, harmonyPalette, type HarmonyId } from './harmony'
 export { colorNamer, nameJudge, type NameList } from './names'
+export { leastCost } from './least-cost'
 export { isInOrder, orderByLuminance, type HeldColor } from './order'
 export { isExportedList, readList } from './read-list'
 export {

@@ -12,6 +12,8 @@ export {
   checkpointRequest,
   copyPaletteRequest,
   dryRunRequest,
+  keepLiveryRequest,
+  liveryDeed,
   mostSent,
   nothingRequest,
   presentRequest,
@@ -23,5 +25,6 @@ export {
   stepRequest,
   wideRequest,
   type BeginRequest,
+  type LiveryDeed,
   type ShelfDeed,
 } from './requests'

@@ -302,6 +302,22 @@ export interface ShareEntry extends SharedPalette {
   readonly at: string
 }
 
+/** Where a livery can be taken from. */
+export type LiverySource = 'kept' | 'site' | 'design'
+
+/** A livery that can be taken, by what it is known by. */
+export interface LiveryEntry {
+  readonly from: LiverySource
+  readonly id: string
+  readonly name: string
+  /** Colours of its slots in hex, the grounds of its themes first, where they are at hand. */
+  readonly colors?: readonly string[]
+  /** Its typefaces: that of headings, and that of running text. */
+  readonly faces?: readonly [string, string]
+  /** For whom a design is; when a livery was kept. */
+  readonly told?: string
+}
+
 /** A site by name, where nothing else of it is wanted. */
 export interface SiteName {
   readonly id: string

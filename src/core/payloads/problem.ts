@@ -36,6 +36,10 @@ export type Problem =
   | { readonly code: 'own-site' }
   /** A site is removed by its name, and another one was given. */
   | { readonly code: 'other-name' }
+  /** Another livery is kept under that name. */
+  | { readonly code: 'livery-named' }
+  /** As many liveries are kept as there can be. */
+  | { readonly code: 'liveries-full' }
   | { readonly code: 'not-published' }
   /** What was published is no longer where it was put. */
   | { readonly code: 'publication-gone' }

@@ -1,6 +1,7 @@
 import { fontPairs } from '../designs/font-pairs'
 import * as z from 'zod'
 import { editSchema } from '../edit'
+import { liverySchema } from '../livery'
 import { colorText, pageId, typedName } from '../site'
 import { sweepRequest } from '../sweep'
 import { wideIntent } from '../wide'
@@ -69,6 +70,15 @@ export const shelfDeed = z.discriminatedUnion('deed', [
   z.strictObject({ deed: z.literal('bring-back') }),
 ])
 export type ShelfDeed = z.infer<typeof shelfDeed>
+
+export const keepLiveryRequest = z.strictObject({ name: typedName, livery: liverySchema })
+
+/** What is done to a livery that is kept. */
+export const liveryDeed = z.discriminatedUnion('deed', [
+  z.strictObject({ deed: z.literal('rename'), name: typedName }),
+  z.strictObject({ deed: z.literal('remove') }),
+])
+export type LiveryDeed = z.infer<typeof liveryDeed>
 
 export const shareRequest = z.strictObject({ base: revision })
 export const revokeRequest = z.strictObject({ share: z.string().max(80) })

@@ -35,6 +35,8 @@ export const afterRefusal: Readonly<Record<Problem['code'], AfterRefusal>> = {
   'nothing-to-copy': 'split',
   'own-site': 'split',
   'other-name': 'split',
+  'livery-named': 'split',
+  'liveries-full': 'split',
   'not-published': 'split',
   'publication-gone': 'split',
   picture: 'split',

@@ -82,6 +82,15 @@ export class ShareRow extends Row<ShareRow> {
   declare revokedAt: Date | null
 }
 
+/** How a site looks, kept under a name for the sites of a workspace. */
+export class LiveryRow extends Row<LiveryRow> {
+  declare id: string
+  declare workspaceId: string
+  declare name: string
+  declare record: unknown
+  declare createdAt: CreationOptional<Date>
+}
+
 const text = DataTypes.TEXT
 const whole = DataTypes.INTEGER
 const json = DataTypes.JSONB
@@ -151,6 +160,10 @@ function initialize(sequelize: Sequelize): void {
     },
     options('shares', true),
   )
+  LiveryRow.init(
+    { id: key(), workspaceId: text, name: text, record: json, createdAt: created() },
+    options('liveries', true),
+  )
 }
 
 /** The models, bound to the open database; bound anew when the database was opened anew. */
@@ -168,5 +181,6 @@ export function models() {
     Checkpoint: CheckpointRow,
     Publication: PublicationRow,
     Share: ShareRow,
+    Livery: LiveryRow,
   }
 }

@@ -8,6 +8,7 @@ import * as siteLooks from './004-site-looks'
 import * as exchangesAndShapes from './005-exchanges-and-shapes'
 import * as shelf from './006-shelf'
 import * as parts from './007-parts'
+import * as liveries from './008-liveries'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -23,6 +24,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '005-exchanges-and-shapes': exchangesAndShapes,
   '006-shelf': shelf,
   '007-parts': parts,
+  '008-liveries': liveries,
 }
 
 export const migrationNames = Object.keys(migrations)

@@ -41,6 +41,7 @@ test('a database of the version before comes up with everything that was in it',
     '005-exchanges-and-shapes',
     '006-shelf',
     '007-parts',
+    '008-liveries',
   ])
   expect(await bringUpToDate()).toBeGreaterThan(10)
   const docs = await loadWhole(site)

@@ -7,6 +7,9 @@ import {
   type HitWindow,
   type Inventory,
   type JobState,
+  type LiveryDeed,
+  type LiveryEntry,
+  type LiverySource,
   type LoadedPage,
   type LoadedSite,
   type NamedSections,
@@ -24,6 +27,7 @@ import {
   type TakenPicture,
   type ThemeUses,
 } from '@/core/payloads'
+import type { Livery } from '@/core/livery'
 import type { PageId, Picture, Pictures } from '@/core/site'
 import type { SweepRequest } from '@/core/sweep'
 import type { SiteTransport } from '@/core/sync'
@@ -98,6 +102,13 @@ export function siteClient(site: string) {
     copyPalette: (to: string) => call<{ study: string }>(`${at}/palette/copy`, { to }),
     otherSites: () => call<SiteName[]>(`${at}/palette/copy`),
     brandSheetAddress: `/api/sites/${site}/palette/brand-sheet`,
+    liveries: () => call<LiveryEntry[]>(`${at}/liveries`),
+    livery: (from: LiverySource, id: string) =>
+      call<Livery>(`${at}/liveries/${from}/${encodeURIComponent(id)}`),
+    keepLivery: (name: string, livery: Livery) =>
+      call<{ id: string }>(`${at}/liveries`, { name, livery }),
+    changeLivery: (id: string, deed: LiveryDeed) =>
+      call<null>(`${at}/liveries/kept/${encodeURIComponent(id)}`, deed),
     publication: () => call<Publication | null>(`${at}/publication`),
     zipAddress: `/api/sites/${at}/publication/zip`,
     present: (window: string, page?: PageId) => call<null>(`${at}/present`, { window, page }),

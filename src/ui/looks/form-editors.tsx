@@ -3,7 +3,7 @@
 import { iconShape } from '@/core/render'
 import { buttonForms, buttonIcons, type ButtonForm, type ButtonIcon } from '@/core/traits'
 import { Choice, Choices } from '../kit'
-import type { SettingEditorProps } from './setting-editors'
+import type { SettingEditorProps } from './editor-props'
 
 const FORMS: Readonly<Record<ButtonForm, readonly [name: string, drawn: string]>> = {
   solid: ['Solid', 'rounded-sm bg-ink px-3 text-panel'],

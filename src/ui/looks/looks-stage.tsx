@@ -1,10 +1,11 @@
 'use client'
 
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { themesInOrder, type SiteDocs } from '@/core/site'
 import { useEditorState } from '../editor'
 import { createStageWriter, StageFrame, type StageWriter } from '../stage'
 import { specimenDocs, specimenPage } from '../themes'
+import { useBodyHeight, useFit } from './use-fit'
 import { stylesPage } from './styles-page'
 
 interface Held {
@@ -30,9 +31,8 @@ export function LooksStage({ shows, theme, width, onOpen }: LooksStageProps) {
   const frame = useEditorState((state) => state.docs.frame)
   const siteId = useEditorState((state) => state.siteId)
   const [held, setHeld] = useState<Held>()
-  const [height, setHeight] = useState(800)
-  const room = useRef<HTMLDivElement>(null)
-  const [scale, setScale] = useState(1)
+  const { room, scale } = useFit(width)
+  const height = useBodyHeight(held?.document)
   const { themes, styles } = frame
   const page = useMemo(() => {
     const shown = themesInOrder(themes).filter(({ id }) => theme === 'all' || id === theme)
@@ -41,23 +41,9 @@ export function LooksStage({ shows, theme, width, onOpen }: LooksStageProps) {
   }, [shows, theme, themes, styles])
   const docs = useMemo(() => specimenDocs(frame, page), [frame, page])
   useEffect(() => {
-    if (!held) return undefined
+    if (!held) return
     held.writer.write(siteId, docs, page.id)
-    const measure = () => setHeight(Math.ceil(held.document.body.getBoundingClientRect().height))
-    const observer = new ResizeObserver(measure)
-    observer.observe(held.document.body)
-    measure()
-    return () => observer.disconnect()
-  }, [held, docs, siteId, width, page.id])
-  useEffect(() => {
-    const node = room.current
-    if (!node) return undefined
-    const fit = () => setScale(Math.min(1, node.clientWidth / width))
-    const observer = new ResizeObserver(fit)
-    observer.observe(node)
-    fit()
-    return () => observer.disconnect()
-  }, [width])
+  }, [held, docs, siteId, page.id])
   useEffect(() => {
     onOpen((change) => held?.writer.tryOn(change ?? ((now) => now)))
   }, [held, onOpen])

@@ -8,18 +8,29 @@ import type { Settings } from '@/core/traits'
 import { useEditor, useEditorState } from '../editor'
 import { Segments, SelectField } from '../kit'
 import { counted, editProblemWords } from '../words'
+import { LiveriesPanel } from './liveries-panel'
+import { LiveryStage } from './livery-stage'
 import { LooksStage, type TryOn } from './looks-stage'
 import { overruledBy, settingsEdit } from './settings-edit'
 import { ShapesPanel, TypePanel } from './setting-panels'
 import { StylesPanel } from './styles-panel'
+import { useLivery, type Trying } from './use-livery'
 
 const PANES = [
   ['shapes', 'Shapes'],
   ['type', 'Type'],
   ['styles', 'Styles'],
+  ['liveries', 'Liveries'],
 ] as const
 
 type Pane = (typeof PANES)[number][0]
+
+/** What stands beside the panel, in words. */
+function told(pane: Pane, { trial }: Trying): string {
+  if (pane === 'styles') return 'Every element style by its name'
+  if (pane !== 'liveries') return 'Every kind of element, as it looks in this theme'
+  return trial ? `Now, and in ${trial.entry.name}` : 'This page as it is'
+}
 
 const WIDTHS = { wide: 1000, phone: 390 } as const
 
@@ -29,6 +40,7 @@ export function LooksView() {
   const themes = useEditorState((state) => state.docs.frame.themes)
   const [pane, setPane] = useState<Pane>('shapes')
   const [theme, setTheme] = useState<string>(themes.order[0]!)
+  const trying = useLivery()
   const [width, setWidth] = useState<keyof typeof WIDTHS>('wide')
   const isThere = theme === 'all' || themes.byId[theme as never]
   const shown = isThere ? theme : themes.order[0]!
@@ -68,18 +80,21 @@ export function LooksView() {
           {pane === 'shapes' && <ShapesPanel {...panel} />}
           {pane === 'type' && <TypePanel {...panel} />}
           {pane === 'styles' && <StylesPanel />}
+          {pane === 'liveries' && <LiveriesPanel trying={trying} />}
         </div>
       </div>
       <div className="flex min-h-0 min-w-0 flex-col bg-well">
         <div className="flex items-center gap-3 border-b border-edge bg-panel px-4 py-2">
-          <SelectField label="Theme of the specimen" hideLabel value={shown} onChange={setTheme}>
-            <option value="all">All themes</option>
-            {themesInOrder(themes).map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </SelectField>
+          {pane !== 'liveries' && (
+            <SelectField label="Theme of the specimen" hideLabel value={shown} onChange={setTheme}>
+              <option value="all">All themes</option>
+              {themesInOrder(themes).map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </SelectField>
+          )}
           <Segments
             label="Width of the specimen"
             value={width}
@@ -90,18 +105,20 @@ export function LooksView() {
             onChange={setWidth}
           />
           <span className="min-w-0 flex-1 truncate text-right text-xs text-soft">
-            {pane === 'styles'
-              ? 'Every element style by its name'
-              : 'Every kind of element, as it looks in this theme'}
+            {told(pane, trying)}
           </span>
         </div>
         <div className="min-h-0 flex-1">
-          <LooksStage
-            shows={pane === 'styles' ? 'styles' : 'kinds'}
-            theme={shown}
-            width={WIDTHS[width]}
-            onOpen={open}
-          />
+          {pane === 'liveries' ? (
+            <LiveryStage after={trying.trial?.docs} width={WIDTHS[width]} />
+          ) : (
+            <LooksStage
+              shows={pane === 'styles' ? 'styles' : 'kinds'}
+              theme={shown}
+              width={WIDTHS[width]}
+              onOpen={open}
+            />
+          )}
         </div>
       </div>
     </div>

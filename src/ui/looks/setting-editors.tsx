@@ -5,15 +5,9 @@ import { siteFonts } from '@/core/render'
 import { isTaken, settings, type SettingId, type Settings } from '@/core/traits'
 import { useEditorState } from '../editor'
 import { Amount, SelectField } from '../kit'
+import type { SettingEditorProps } from './editor-props'
 import { ButtonFormEditor, ButtonIconEditor } from './form-editors'
 import { CaseEditor, CornerEditor, PaddingEditor } from '../traits'
-
-export interface SettingEditorProps<Value> {
-  readonly label: string
-  readonly value: Value
-  readonly onDrag: (value: Value) => void
-  readonly onChoose: (value: Value) => void
-}
 
 type Editor<K extends SettingId> = ComponentType<SettingEditorProps<Settings[K]>>
 
@@ -128,7 +122,7 @@ export function SettingEditor({ id, onDrag, onChoose }: SettingEditorOf) {
       />
       {!isUsed && (
         <span className="text-xs text-soft">
-          Kept, but without effect while buttons have this form.
+          Kept for other forms of buttons; this one has its own.
         </span>
       )}
     </div>

@@ -1,6 +1,7 @@
 export { firstWords, placeOfWords } from './words-at'
 export { hitTest, selectedNode } from './hit-test'
 export { boxOf, type Box } from './outlines'
+export { Divider } from './divider'
 export { findOverrule, type Overrule } from './overrule'
 export { previewEdit } from './preview-edit'
 export { previewColor } from './preview-color'

@@ -1,0 +1,2 @@
+export { changeLivery, keepLivery } from './kept'
+export { listLiveries, liveryFrom } from './sources'
