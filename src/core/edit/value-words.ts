@@ -61,6 +61,7 @@ const words: { readonly [T in TraitId]: Words<T> } = {
   weight: (value) => written(value, 0),
   leading: (value) => written(value, 2),
   spacing: (value) => `${written(value, 3)} em`,
+  hyphens: (value) => (value === 'auto' ? 'broken with a hyphen' : 'kept whole'),
   case: (value) => (value === 'none' ? 'as written' : value),
   measure: (value) => (value === 'none' ? 'none' : `${written(value, 0)} ch`),
   underline: ({ line, thickness, offset }) =>

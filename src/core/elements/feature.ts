@@ -79,6 +79,7 @@ export const asText = (given: Sources = {}): Sources => ({
   leading: setting('textLeading'),
   spacing: null,
   case: null,
+  hyphens: null,
   ...given,
 })
 

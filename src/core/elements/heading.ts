@@ -45,6 +45,7 @@ export const heading = defineKind({
     leading: byLevel<'leading'>({ usual: 1.06 }, { usual: 1.14 }, { usual: 1.25 }),
     spacing: byLevel<'spacing'>({ usual: -0.018 }, { usual: -0.012 }, null),
     case: null,
+    hyphens: null,
     underline: null,
     measure: null,
     opacity: null,

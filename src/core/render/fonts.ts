@@ -8,6 +8,8 @@ export interface SiteFont {
   readonly package: string
   readonly weights: readonly [lightest: number, boldest: number]
   readonly fallback: 'serif' | 'sans-serif'
+  /** Mean advance of a–z in em, at its usual weight: what tells narrow faces from wide ones. */
+  readonly width: number
   /** Its open licence, as SPDX calls it. */
   readonly license: string
 }
@@ -54,3 +56,12 @@ export function stackOf(family: string): string {
 export const typefacesOf = ({ settings }: Pick<Frame, 'settings'>): string[] => [
   ...new Set(faces.map((face) => settings[faceSetting[face]])),
 ]
+
+/** The typefaces of the same sort that are narrower than one by three per cent at least, the widest of them first. */
+export function narrowerThan(family: string): SiteFont[] {
+  const font = siteFonts.find((each) => each.family === family)
+  if (!font) return []
+  return siteFonts
+    .filter(({ fallback, width }) => fallback === font.fallback && width <= font.width * 0.97)
+    .sort((a, b) => b.width - a.width)
+}

@@ -3,7 +3,7 @@ export { roleProperty, slotProperty } from './css-names'
 export { decisionCss, paintCss } from './paint-css'
 export { paletteCss, shadesInUse, shadesOnPages, slotProperties } from './palette-css'
 export { pageFace, pageFiles, renderSite, sharedFiles, type PagePaths } from './published'
-export { fontFiles, fontsOf, siteFonts, stackOf, typefacesOf, type SiteFont } from './fonts'
+export { fontFiles, fontsOf, narrowerThan, siteFonts, stackOf, typefacesOf, type SiteFont } from './fonts'
 export {
   framedPolicy,
   inEditor,

@@ -75,6 +75,7 @@ const writers: { readonly [T in TraitId]: Writer<T> } = {
   leading: (value) => [['line-height', written(value)]],
   spacing: (value) => [['letter-spacing', `${written(value)}em`]],
   case: (value) => [['text-transform', value]],
+  hyphens: (value) => [['hyphens', value]],
   measure: (value) => [['max-width', value === 'none' ? 'none' : `${written(value)}ch`]],
   underline: underlineCss,
   duration: (value) => [['transition-duration', `${written(value)}ms`]],

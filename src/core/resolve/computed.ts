@@ -80,6 +80,7 @@ const computers: { readonly [T in TraitId]: Computer<T> } = {
   leading: (value, { size }) => ({ 'line-height': px(value * size) }),
   spacing: (value, { size }) => ({ 'letter-spacing': value === 0 ? 'normal' : px(value * size) }),
   case: (value) => ({ 'text-transform': value }),
+  hyphens: (value) => ({ hyphens: value }),
   measure: (value) => ({ 'max-width': value === 'none' ? 'none' : `≈${written(value)}ch` }),
   underline: ({ line, thickness, offset }, { size }): Computed =>
     line === 'none'

@@ -12,6 +12,7 @@ import {
   buttonIcons,
   easings,
   faces,
+  hyphenations,
   letterCases,
   lineStyles,
   settingsSchema,
@@ -77,6 +78,7 @@ const traitArbitraries = (
   leading: hundredths(0.8, 2.4),
   spacing: hundredths(-0.1, 0.4),
   case: fc.constantFrom(...letterCases),
+  hyphens: fc.constantFrom(...hyphenations),
   measure: fc.oneof(whole(20, 90), fc.constant('none' as const)),
   underline: fc.record(
     {

@@ -7,7 +7,7 @@ import { looksStep } from './looks-step'
 import { runningTextStep } from './running-text-step'
 import { unchanged, withWholes, type Stored, type UpgradeStep } from './upgrade-steps'
 
-export const pageVersion = 8
+export const pageVersion = 9
 
 /** A fractional index: between any two there is another, so that a page that comes or moves touches no other. */
 export const orderKey = z.string().refine(isOrderKey, 'not a key of an order')
@@ -75,4 +75,6 @@ export const pageSteps: Readonly<Record<number, UpgradeStep>> = {
   6: unchanged,
   // 8: what a thing decides of its own is called its looks.
   7: looksStep,
+  // 9: words can be hyphenated.
+  8: unchanged,
 }

@@ -11,6 +11,7 @@ export {
   easings,
   faces,
   familyName,
+  hyphenations,
   leastStep,
   letterCases,
   lineStyles,

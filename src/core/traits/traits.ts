@@ -17,6 +17,7 @@ export const traitIds = [
   'leading',
   'spacing',
   'case',
+  'hyphens',
   'measure',
   'underline',
   'duration',
@@ -115,6 +116,12 @@ export const traits: Readonly<Record<TraitId, Trait>> = {
     group: 'type',
     property: 'text-transform',
     alias: ['uppercase', 'capitals', 'caps', 'lowercase'],
+  },
+  hyphens: {
+    label: 'Long words',
+    group: 'type',
+    property: 'hyphens',
+    alias: ['hyphenation', 'break', 'syllables', 'soft hyphen'],
   },
   measure: {
     label: 'Measure',

@@ -26,6 +26,8 @@ export const lineStyles = ['solid', 'dashed', 'dotted', 'double'] as const
 const lineStyle = z.enum(lineStyles)
 
 export const letterCases = ['none', 'uppercase', 'lowercase', 'capitalize'] as const
+/** Whether a browser may break words where their language lets it, with a hyphen. */
+export const hyphenations = ['manual', 'auto'] as const
 export const easings = ['linear', 'ease', 'ease-in', 'ease-out', 'ease-in-out'] as const
 
 /** A corner from here on is a half circle on anything that words stand in. */
@@ -66,6 +68,7 @@ export const plainValues = {
   leading: z.number().min(0.7).max(3),
   spacing: z.number().min(-0.2).max(1),
   case: z.enum(letterCases),
+  hyphens: z.enum(hyphenations),
   measure: z.union([z.number().min(8).max(200), z.literal('none')]),
   /** `thickness` in CSS pixels, `offset` in em; a site may give it a colour besides. */
   underline,

@@ -69,6 +69,7 @@ export function siteClient(site: string) {
   return {
     pages: (from: number, count: number, search?: string) =>
       call<PageWindow>(`${at}/pages?${query({ from, count, search })}`),
+    page: (page: PageId) => call<LoadedPage>(`${at}/pages/${encodeURIComponent(page)}`),
     pageBeside: (page: PageId, by: number) =>
       call<PageEntry | null>(
         `${at}/pages/${encodeURIComponent(page)}/beside?${query({ by: by < 0 ? 'before' : 'after' })}`,

@@ -4,6 +4,7 @@ import { toast } from 'sonner'
 import { liveryParts, partLabels, type Lack } from '@/core/livery'
 import { useEditor, useEditorState } from '../editor'
 import { Button, Notice, Tick } from '../kit'
+import { askSurvey } from '../survey'
 import { counted, editProblemWords, listed } from '../words'
 import type { TriedLivery, Trying } from './use-livery'
 
@@ -46,8 +47,10 @@ export function LiveryTrial({
   const notes = trial ? notesOn(trial, hasCss) : []
   const take = () => {
     if (!trial) return
+    const { siteId, docs } = editor.store.getState()
     const problem = editor.dispatch(trial.edit)
     if (problem) return void toast.error(`Not taken: ${editProblemWords[problem]}.`)
+    askSurvey(siteId, docs.frame)
     toast(`${trial.entry.name} taken. Undo brings back how the site looked before.`)
     onDone()
   }

@@ -7,6 +7,7 @@ import { themesInOrder } from '@/core/site'
 import type { Settings } from '@/core/traits'
 import { useEditor, useEditorState } from '../editor'
 import { Segments, SelectField } from '../kit'
+import { askSurvey, SurveyReport } from '../survey'
 import { counted, editProblemWords } from '../words'
 import { LiveriesPanel } from './liveries-panel'
 import { LiveryStage } from './livery-stage'
@@ -40,6 +41,7 @@ export function LooksView() {
   const themes = useEditorState((state) => state.docs.frame.themes)
   const [pane, setPane] = useState<Pane>('shapes')
   const [theme, setTheme] = useState<string>(themes.order[0]!)
+  const siteId = useEditorState((state) => state.siteId)
   const trying = useLivery()
   const [width, setWidth] = useState<keyof typeof WIDTHS>('wide')
   const isThere = theme === 'all' || themes.byId[theme as never]
@@ -58,8 +60,10 @@ export function LooksView() {
     preview(undefined)
     const edit = settingsEdit(frameNow(), settings)
     const overruled = overruledBy(frameNow(), edit)
+    const before = frameNow()
     const problem = editor.dispatch(edit)
     if (problem) return void toast.error(`Not kept: ${editProblemWords[problem]}.`)
+    askSurvey(siteId, before)
     if (overruled > 0) {
       toast(
         `${counted(overruled, 'colour')} of buttons that had been decided by hand made room for those of the new form. Undo brings them back.`,
@@ -120,6 +124,7 @@ export function LooksView() {
             />
           )}
         </div>
+        <SurveyReport />
       </div>
     </div>
   )

@@ -3,6 +3,7 @@
 import { useCallback, useState, type ReactNode } from 'react'
 import { useEditor, useEditorState, type Clash } from '../editor'
 import { Button, Dialog } from '../kit'
+import { SurveyHost } from '../survey'
 import { lostWords } from '../words'
 import { shortcuts, useShortcuts } from './keys'
 import { TopBar } from './top-bar'
@@ -18,6 +19,7 @@ export function EditorShell({ children }: { readonly children: ReactNode }) {
       <TopBar onHelp={openHelp} />
       <ChangedElsewhere />
       <main className="min-h-0 flex-1">{children}</main>
+      <SurveyHost />
       <Dialog open={help} onOpenChange={setHelp} title="Keys">
         <dl className="grid grid-cols-[9rem_1fr] gap-y-2">
           {shortcuts.map(([keys, does]) => (

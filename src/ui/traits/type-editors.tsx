@@ -6,6 +6,7 @@ import {
   fluidSize,
   leastStep,
   letterCases,
+  hyphenations,
   mostStep,
   underlines,
   written,
@@ -107,6 +108,19 @@ export function CaseEditor({ label, value, onChoose }: TraitEditorProps<'case'>)
       label={label}
       value={value ?? 'none'}
       options={letterCases.map((each) => [each, CASES[each]] as const)}
+      onChange={onChoose}
+    />
+  )
+}
+
+const HYPHENS = { manual: 'Kept whole', auto: 'Broken with a hyphen' } as const
+
+export function HyphensEditor({ label, value, onChoose }: TraitEditorProps<'hyphens'>) {
+  return (
+    <Segments
+      label={label}
+      value={value ?? 'manual'}
+      options={hyphenations.map((each) => [each, HYPHENS[each]] as const)}
       onChange={onChoose}
     />
   )

@@ -1,0 +1,121 @@
+'use client'
+
+import { useEffect, useState } from 'react'
+import { useStore } from 'zustand'
+import type { LoadedPage, PageEntry, Result } from '@/core/payloads'
+import type { Frame, SiteDocs } from '@/core/site'
+import { useEditor, useEditorState, type Editor } from '../editor'
+import { StageFrame } from '../stage'
+import { problemWords } from '../words'
+import { survey, type SurveyFrame } from './survey'
+import { putSurveyAway, surveyStore } from './survey-store'
+
+/** Pages asked for at once, and how long changes rest before they are looked at, in milliseconds. */
+const [AT_ONCE, REST] = [60, 500]
+
+/** What words stand by: as long as none of it changes, nothing has to be looked at. */
+const sameLayout = (one: Frame, other: Frame) =>
+  one.settings === other.settings &&
+  one.styles === other.styles &&
+  one.customCss === other.customCss
+
+async function allPages({ client }: Editor): Promise<Result<PageEntry[]>> {
+  const pages: PageEntry[] = []
+  for (;;) {
+    const window = await client.pages(pages.length, AT_ONCE)
+    if (!window.ok) return window
+    pages.push(...window.value.pages)
+    if (pages.length >= window.value.total || window.value.pages.length === 0) {
+      return { ok: true, value: pages }
+    }
+  }
+}
+
+interface Running {
+  readonly editor: Editor
+  readonly frames: readonly [SurveyFrame, SurveyFrame]
+  readonly before: Frame
+  readonly signal: AbortSignal
+}
+
+async function run({ editor, frames, before, signal }: Running): Promise<void> {
+  const set = (state: Partial<ReturnType<typeof surveyStore.getState>>) =>
+    signal.aborted ? undefined : surveyStore.setState(state)
+  const { siteId } = editor.store.getState()
+  const pages = await allPages(editor)
+  if (!pages.ok) {
+    set({ running: false, failure: problemWords(pages.problem) })
+    return
+  }
+  set({ running: true, done: 0, total: pages.value.length, failure: undefined })
+  const load = async (page: PageEntry): Promise<readonly [SiteDocs, SiteDocs] | undefined> => {
+    const { docs } = editor.store.getState()
+    const held = docs.pages[page.id]
+    const loaded: Result<Pick<LoadedPage, 'page' | 'pictures'>> = held
+      ? { ok: true, value: { page: held, pictures: docs.pictures } }
+      : await editor.client.page(page.id)
+    if (!loaded.ok) return undefined
+    const { page: whole, pictures } = loaded.value
+    const after: SiteDocs = {
+      ...docs,
+      pages: { [page.id]: whole } as SiteDocs['pages'],
+      pictures: { ...docs.pictures, ...pictures },
+    }
+    return [
+      { ...after, frame: { ...docs.frame, settings: before.settings, styles: before.styles } },
+      after,
+    ]
+  }
+  const found = await survey({
+    siteId,
+    frames,
+    pages: pages.value,
+    load,
+    signal,
+    onProgress: (done, findings) => set({ done, findings }),
+  })
+  set({ running: false, ...found })
+}
+
+/** Looks at all pages in the background, whenever looks change that somebody asked to be told about. */
+export function SurveyHost() {
+  const editor = useEditor()
+  const siteId = useEditorState((state) => state.siteId)
+  const frame = useEditorState((state) => state.docs.frame)
+  const asked = useStore(surveyStore, (state) => state.asked)
+  const [one, setOne] = useState<SurveyFrame>()
+  const [two, setTwo] = useState<SurveyFrame>()
+  const before = asked?.site === siteId ? asked.before : undefined
+  const { settings, styles, customCss } = frame
+  const isSame = before !== undefined && sameLayout(before, frame)
+  useEffect(() => {
+    if (!before || !one || !two) return undefined
+    const ending = new AbortController()
+    const timer = setTimeout(() => {
+      if (isSame) return putSurveyAway()
+      void run({ editor, frames: [one, two], before, signal: ending.signal })
+    }, REST)
+    return () => {
+      clearTimeout(timer)
+      ending.abort()
+    }
+  }, [editor, before, one, two, isSame, settings, styles, customCss])
+  if (!before) return null
+  return (
+    <div
+      aria-hidden
+      className="pointer-events-none invisible fixed top-0 left-0 size-0 overflow-hidden"
+    >
+      {([setOne, setTwo] as const).map((set, i) => (
+        <StageFrame
+          key={i}
+          title={i ? 'Pages as they are' : 'Pages as they were'}
+          onOpen={(document) =>
+            set({ document, frame: document.defaultView!.frameElement as HTMLIFrameElement })
+          }
+          className="h-[900px] w-[1280px]"
+        />
+      ))}
+    </div>
+  )
+}
