@@ -7,6 +7,7 @@ import type { Frame, SiteDocs } from '@/core/site'
 import { useEditor, useEditorState, type Editor } from '../editor'
 import { StageFrame } from '../stage'
 import { problemWords } from '../words'
+import { inOrderOfGravity } from './findings'
 import { survey, type SurveyFrame } from './survey'
 import { putSurveyAway, surveyStore } from './survey-store'
 
@@ -35,10 +36,12 @@ interface Running {
   readonly editor: Editor
   readonly frames: readonly [SurveyFrame, SurveyFrame]
   readonly before: Frame
+  /** The one page that is looked at; all of them where absent. */
+  readonly only?: string
   readonly signal: AbortSignal
 }
 
-async function run({ editor, frames, before, signal }: Running): Promise<void> {
+async function run({ editor, frames, before, only, signal }: Running): Promise<void> {
   const set = (state: Partial<ReturnType<typeof surveyStore.getState>>) =>
     signal.aborted ? undefined : surveyStore.setState(state)
   const { siteId } = editor.store.getState()
@@ -47,7 +50,10 @@ async function run({ editor, frames, before, signal }: Running): Promise<void> {
     set({ running: false, failure: problemWords(pages.problem) })
     return
   }
-  set({ running: true, done: 0, total: pages.value.length, failure: undefined })
+  const some = pages.value.filter(({ id }) => only === undefined || id === only)
+  const others = surveyStore.getState().findings.filter(({ page }) => only && page !== only)
+  const total = pages.value.length
+  set({ running: true, done: total - some.length, total, failure: undefined })
   const load = async (page: PageEntry): Promise<readonly [SiteDocs, SiteDocs] | undefined> => {
     const { docs } = editor.store.getState()
     const held = docs.pages[page.id]
@@ -69,12 +75,16 @@ async function run({ editor, frames, before, signal }: Running): Promise<void> {
   const found = await survey({
     siteId,
     frames,
-    pages: pages.value,
+    pages: some,
     load,
     signal,
-    onProgress: (done, findings) => set({ done, findings }),
+    onProgress: (done, findings) =>
+      set({
+        done: total - some.length + done,
+        ...(only ? {} : { findings }),
+      }),
   })
-  set({ running: false, ...found })
+  set({ running: false, ...found, findings: inOrderOfGravity([...others, ...found.findings]) })
 }
 
 /** Looks at all pages in the background, whenever looks change that somebody asked to be told about. */
@@ -86,6 +96,7 @@ export function SurveyHost() {
   const [one, setOne] = useState<SurveyFrame>()
   const [two, setTwo] = useState<SurveyFrame>()
   const before = asked?.site === siteId ? asked.before : undefined
+  const again = useStore(surveyStore, (state) => state.again)
   const { settings, styles, customCss } = frame
   const isSame = before !== undefined && sameLayout(before, frame)
   useEffect(() => {
@@ -100,6 +111,13 @@ export function SurveyHost() {
       ending.abort()
     }
   }, [editor, before, one, two, isSame, settings, styles, customCss])
+  useEffect(() => {
+    if (!before || !one || !two || !again) return undefined
+    const ending = new AbortController()
+    void run({ editor, frames: [one, two], before, only: again.page, signal: ending.signal })
+    return () => ending.abort()
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only what is asked for once more
+  }, [again])
   if (!before) return null
   return (
     <div

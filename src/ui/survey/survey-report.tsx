@@ -11,7 +11,7 @@ import { Button, IconButton, Menu, MenuItem, MenuNote, Notice } from '../kit'
 import { counted, editProblemWords, listed } from '../words'
 import type { Fault, Finding, SurveyWidth } from './findings'
 import { mendingsOf } from './mendings'
-import { putSurveyAway, surveyStore } from './survey-store'
+import { askAgain, putSurveyAway, surveyStore } from './survey-store'
 
 const WIDTHS: Readonly<Record<SurveyWidth, readonly [words: string, device: DeviceWidth]>> = {
   1280: ['wide', 'desktop'],
@@ -86,6 +86,7 @@ function Mend({ finding }: { readonly finding: Finding }) {
           onSelect={() => {
             const problem = editor.dispatch(edit)
             if (problem) toast.error(`Not kept: ${editProblemWords[problem]}.`)
+            else askAgain(finding.page)
           }}
         >
           {label}

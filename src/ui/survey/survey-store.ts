@@ -6,6 +6,8 @@ import type { Finding } from './findings'
 export interface SurveyState {
   /** The site that it is about, and how its frame was before the changes; absent while nothing is looked at. */
   readonly asked?: { readonly site: string; readonly before: Frame }
+  /** A page that something was mended on: it alone is looked at once more. */
+  readonly again?: { readonly page: string }
   readonly running: boolean
   readonly done: number
   readonly total: number
@@ -33,6 +35,9 @@ export function askSurvey(site: string, before: Frame): void {
   if (asked?.site === site) return
   surveyStore.setState({ ...idle, asked: { site, before } }, true)
 }
+
+/** Looks at one page once more. */
+export const askAgain = (page: string): void => surveyStore.setState({ again: { page } })
 
 /** What is there now is what the next changes are held against. */
 export const putSurveyAway = (): void => surveyStore.setState(idle, true)
