@@ -1,3 +1,4 @@
+export { deviceWidths } from './device-widths'
 export type { SiteClient } from './client'
 export { useBrokenLinks, useDryRun, useInventory, usePartPlaces, useSilentPictures } from './asked'
 export { EditorProvider, useEditor, useEditorState } from './context'

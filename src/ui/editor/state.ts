@@ -1,3 +1,4 @@
+import type { deviceWidths } from './device-widths'
 import type { StoreApi } from 'zustand/vanilla'
 import type { ContentPath, LookTarget } from '@/core/edit'
 import type { ReadProblem } from '@/core/formats'
@@ -125,7 +126,7 @@ export interface SheetCells {
 /** Rows of the theme sheet: roles that the site uses, all, or what is hard to read. */
 export type SheetRows = 'used' | 'all' | 'failing'
 
-export type DeviceWidth = 'desktop' | 'tablet' | 'phone'
+export type DeviceWidth = keyof typeof deviceWidths
 
 /** What one window shows, and nobody else: nothing of it is stored. */
 export interface ViewState {

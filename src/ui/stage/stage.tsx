@@ -12,11 +12,11 @@ import {
 } from 'react'
 import { useStore } from 'zustand'
 import {
+  deviceWidths,
   isSameThing,
   useEditor,
   useEditorState,
   useShownDocs,
-  type DeviceWidth,
   type Selection,
 } from '../editor'
 import { BeforePage } from './before-page'
@@ -31,7 +31,7 @@ import { stepTo, walkable } from './walk'
 import { firstWords, wordsAt } from './words-at'
 
 /** Widths in CSS pixels of the page; a wider page than there is room for is drawn smaller. */
-const WIDTHS: Readonly<Record<DeviceWidth, number>> = { desktop: 1140, tablet: 820, phone: 390 }
+const WIDTHS = deviceWidths
 const MARGIN = 20
 
 function useAvailableWidth() {

@@ -1,4 +1,5 @@
-import { faultsOf, inOrderOfGravity, surveyWidths, withFaults, type Finding } from './findings'
+import { deviceWidths } from '../editor'
+import { faultsOf, inOrderOfGravity, withFaults, type Finding } from './findings'
 import type { Measure } from './measure'
 
 const measure = (more: Partial<Measure> = {}): Measure => ({
@@ -12,7 +13,7 @@ const measure = (more: Partial<Measure> = {}): Measure => ({
   cut: 0,
   ...more,
 })
-const [wide, , phone] = surveyWidths
+const { desktop: wide, phone } = deviceWidths
 const kinds = (before: Measure | undefined, after: Measure) =>
   faultsOf(before, after, wide).map(({ kind }) => kind)
 

@@ -1,7 +1,8 @@
+import { deviceWidths } from '../editor'
 import type { Measure } from './measure'
 
 /** Windows that a site is looked at in, CSS pixels. */
-export const surveyWidths = [1280, 768, 390] as const
+export const surveyWidths = Object.values(deviceWidths)
 export type SurveyWidth = (typeof surveyWidths)[number]
 
 /** What became worse: gravest first. */

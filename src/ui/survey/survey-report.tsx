@@ -6,7 +6,7 @@ import { useState } from 'react'
 import { toast } from 'sonner'
 import { useStore } from 'zustand'
 import type { ElementId, PageId, SectionId } from '@/core/site'
-import { openAndTell, useEditor, useEditorState, type DeviceWidth } from '../editor'
+import { deviceWidths, openAndTell, useEditor, useEditorState, type DeviceWidth } from '../editor'
 import { Button, IconButton, Menu, MenuItem, MenuNote, Notice } from '../kit'
 import { counted, editProblemWords, listed } from '../words'
 import type { Fault, Finding, SurveyWidth } from './findings'
@@ -14,9 +14,9 @@ import { mendingsOf } from './mendings'
 import { askAgain, putSurveyAway, surveyStore } from './survey-store'
 
 const WIDTHS: Readonly<Record<SurveyWidth, readonly [words: string, device: DeviceWidth]>> = {
-  1280: ['wide', 'desktop'],
-  768: ['on tablets', 'tablet'],
-  390: ['on phones', 'phone'],
+  [deviceWidths.desktop]: ['wide', 'desktop'],
+  [deviceWidths.tablet]: ['on tablets', 'tablet'],
+  [deviceWidths.phone]: ['on phones', 'phone'],
 }
 
 function faultWords({ kind, before, after, word }: Fault): string {
