@@ -29,3 +29,16 @@ declare module '*/fair.mjs' {
     longest?: number,
   ) => (request: { url: string }, response: Answer) => void
 }
+
+declare module 'fontverter' {
+  type Format = 'sfnt' | 'woff' | 'woff2'
+  export function convert(font: Buffer, to: Format): Promise<Buffer>
+}
+
+declare module 'subset-font' {
+  export default function subsetFont(
+    font: Buffer,
+    text: string,
+    options: { readonly targetFormat: 'sfnt' | 'woff' | 'woff2' },
+  ): Promise<Buffer>
+}

@@ -82,7 +82,7 @@ async function writeBare(browser: Browser, docs: SiteDocs, script?: string): Pro
   })
   const plain = await context.newPage()
   const [page] = Object.values(docs.pages)
-  await plain.setContent(renderAlone(docs, page!, inEditor('none', {})))
+  await plain.setContent(renderAlone(docs, page!, inEditor('none', docs)))
   const heading = plain.locator('h2.heading').first()
   if (script) await plain.addScriptTag({ content: script })
   else await heading.evaluate((node) => node.setAttribute('contenteditable', 'true'))

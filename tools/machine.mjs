@@ -20,6 +20,8 @@ const needs = {
   'postgresql-15': () => existsSync('/usr/lib/postgresql/15/bin/postgres'),
   chromium: () => existsSync('/usr/bin/chromium'),
   'poppler-utils': () => existsSync('/usr/bin/pdftotext'),
+  'python3-fonttools': () => existsSync('/usr/lib/python3/dist-packages/fontTools'),
+  'python3-brotli': () => existsSync('/usr/lib/python3/dist-packages/brotli.py'),
 }
 
 /** Installs the Debian packages that are missing. A PostgreSQL cluster that is there is left alone, and none is made. */

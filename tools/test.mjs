@@ -121,7 +121,13 @@ export async function run({ options: given }) {
   const isLong = given.includes('--long')
   const options = given.filter((option) => option !== '--long')
   const [part, ...filter] = ['unit', 'browser'].includes(options[0]) ? options : [undefined]
-  await ensureDebian(['postgresql-15', 'chromium', 'poppler-utils'])
+  await ensureDebian([
+    'postgresql-15',
+    'chromium',
+    'poppler-utils',
+    'python3-fonttools',
+    'python3-brotli',
+  ])
   await ensurePackages()
   ensureFonts()
   if (!part) {

@@ -35,6 +35,7 @@ export {
   readPicture,
   siteCounts,
 } from './sites'
+export { readFontFile, takeFont } from './fonts'
 export { changeLivery, keepLivery, listLiveries, liveryFrom } from './liveries'
 export { beginFromArchive, mostArchive, writeArchive } from './archive'
 export { StorageFailed } from './storage'

@@ -2,7 +2,7 @@ import type { ColorProblem } from '@/core/color'
 import type { EditProblem } from '@/core/edit'
 import type { ReadProblem } from '@/core/formats'
 import type { PaletteFault } from '@/core/palette'
-import type { ArchiveFault, PictureFault, Problem } from '@/core/payloads'
+import type { ArchiveFault, FontFault, PictureFault, Problem } from '@/core/payloads'
 
 /** The words of the interface for what can go wrong; each says what to do. */
 export const colorProblemWords: Readonly<Record<ColorProblem, string>> = {
@@ -105,6 +105,21 @@ const pictureWords: Readonly<Record<PictureFault, string>> = {
     'This SVG is too large, too deep or not well formed. Save it anew as a plain SVG, then try again.',
 }
 
+const fontWords: Readonly<Record<FontFault, string>> = {
+  'not-a-font':
+    'This is no font that can be read here, whatever its name says. Take a WOFF2, WOFF, TTF or OTF file.',
+  collection:
+    'This file holds several fonts in one (a collection). Take the files of the single fonts.',
+  broken: 'This font is cut short or broken. Fetch or export it once more, then try again.',
+  'no-letters':
+    'This font has no letters from a to z, so pages could not be read in it. Take one for text.',
+  'too-large-inside': 'Unpacked, this font has more than 30 MB. Take one with fewer characters.',
+  forbidden:
+    'The rights written in this font forbid embedding it, so it cannot stand on a website. Ask its maker for a web licence, or take another.',
+  'print-only':
+    'The rights written in this font let it be embedded in documents for viewing and printing only, not on a website. Ask its maker for a web licence, or take another.',
+}
+
 /** What could not be read of a palette file. */
 export function readProblemWords({ code, where }: ReadProblem): string {
   switch (code) {
@@ -185,6 +200,8 @@ export function problemWords(problem: Problem): string {
       return 'This site has not been published yet.'
     case 'too-large':
       return 'That is too much at once. Do it in smaller parts.'
+    case 'font':
+      return fontWords[problem.why]
     case 'picture':
       return pictureWords[problem.why]
     case 'archive':

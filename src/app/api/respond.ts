@@ -34,6 +34,7 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   unreadable: 422,
   'not-json': 400,
   picture: 422,
+  font: 422,
   archive: 422,
   'too-large': 413,
   'too-deep': 400,

@@ -41,7 +41,7 @@ function fresh(site: SiteDocs, doc: 'frame' | PageId, section: string, stem: str
 const keep = { type: 'keepPart', doc: home, section: last, part: 'call' }
 const kept = done({ ...keep, ids: fresh(docs, home!, last, 'kept') })
 const placed = done({ type: 'placePart', doc: workshops, part: 'call' }, kept)
-const where = inEditor('tern', docs.pictures)
+const where = inEditor('tern', docs)
 const written = (site: SiteDocs, page: PageId, id: string) =>
   renderSections(site, page, where).find((each) => each.id === id)?.html
 

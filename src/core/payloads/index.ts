@@ -3,6 +3,7 @@ export {
   done,
   refused,
   type ArchiveFault,
+  type FontFault,
   type PictureFault,
   type Problem,
   type Result,

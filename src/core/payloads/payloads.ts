@@ -1,5 +1,7 @@
 import type {
   DocId,
+  Font,
+  Fonts,
   Frame,
   Page,
   PageId,
@@ -22,6 +24,12 @@ export interface PageEntry {
   /** Where it stands among the pages; compared by code units. */
   readonly order: string
 }
+
+/** Largest font file that is taken, in bytes. */
+export const mostFontBytes = 8_000_000
+
+/** A font whose bytes are taken: what its record would say. */
+export type TakenFont = Omit<Font, 'id' | 'schema'>
 
 /** A page as its miniature needs it. */
 export interface PageBandsEntry extends PageEntry {
@@ -76,6 +84,8 @@ export interface LoadedSite {
   readonly looks: readonly Look[]
   /** The pictures that header, footer and styles show. */
   readonly pictures: Pictures
+  /** The site’s own fonts. */
+  readonly fonts: Fonts
   readonly undo?: Ahead
   readonly redo?: Ahead
 }

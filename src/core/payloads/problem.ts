@@ -4,6 +4,16 @@ import type { EditProblem } from '../edit'
 /** Why a file is no picture that can be taken. */
 export type PictureFault = 'not-a-picture' | 'cut-short' | 'too-many-pixels' | 'unclean-vector'
 
+/** Why a file is no font that can be taken. */
+export type FontFault =
+  | 'not-a-font'
+  | 'collection'
+  | 'broken'
+  | 'no-letters'
+  | 'too-large-inside'
+  | 'forbidden'
+  | 'print-only'
+
 /** Why a file is no archive of a site that can be taken. */
 export type ArchiveFault =
   | 'not-an-archive'
@@ -46,6 +56,7 @@ export type Problem =
   /** Files could not be written; `why` says what the folder or the disk is. */
   | { readonly code: 'storage'; readonly why: 'full' | 'read-only' | 'other' }
   | { readonly code: 'picture'; readonly why: PictureFault }
+  | { readonly code: 'font'; readonly why: FontFault }
   | { readonly code: 'archive'; readonly why: ArchiveFault }
   /** What is stored has a form that this version does not know. */
   | { readonly code: 'unreadable' }

@@ -4,6 +4,7 @@ import { writeRules } from './css-names'
 import { fontFile, fontsOf, subsets, typefacesOf, type SiteFont, type Subset } from './fonts'
 import { kindColorRules, kindFeatureRules } from './property-css'
 import { settingProperties } from './setting-css'
+import type { Whereabouts } from './whereabouts'
 
 /** Shape of the page as such; no rule here names a colour but the ring that keyboards need. */
 const pageCss = `
@@ -37,8 +38,26 @@ export const typefaceCss = (
     )
     .join('')
 
-export const fontCss = (frame: Frame, fontUrl: (file: string) => string): string =>
-  typefaceCss(fontsOf(typefacesOf(frame)), fontUrl)
+/** A name as CSS text holds it: nothing in it can end the text. */
+const named = (family: string) => family.replaceAll(/["\\\n\r\f<]/g, ' ')
+
+/** The rules for fonts of a site’s own, those of its faces alone. */
+function ownCss(frame: Frame, { fonts = {}, ownFont }: Whereabouts): string {
+  const used = typefacesOf(frame)
+  return Object.values(fonts)
+    .filter(({ family }) => used.includes(family))
+    .flatMap((font) =>
+      (ownFont?.(font) ?? []).map(
+        ({ url, range }) =>
+          `@font-face { font-family: "${named(font.family)}"; src: url("${url}") format("woff2"); font-weight: ${font.weights.join(' ')}; font-style: ${font.style}; font-display: swap;${range ? ` unicode-range: ${range};` : ''} }\n`,
+      ),
+    )
+    .join('')
+}
+
+/** Typefaces that pages use: those that ship with us, and the site’s own; what it has itself comes last and counts. */
+export const fontCss = (frame: Frame, where: Whereabouts): string =>
+  typefaceCss(fontsOf(typefacesOf(frame)), where.fontUrl) + ownCss(frame, where)
 
 /** What changes softly in anything that has a duration for it. */
 const CHANGING =

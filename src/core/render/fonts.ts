@@ -1,4 +1,4 @@
-import type { Frame } from '../site'
+import type { Font, Frame } from '../site'
 import { faces, faceSetting } from '../traits'
 import typefaces from './typefaces.json' with { type: 'json' }
 
@@ -64,4 +64,28 @@ export function narrowerThan(family: string): SiteFont[] {
   return siteFonts
     .filter(({ fallback, width }) => fallback === font.fallback && width <= font.width * 0.97)
     .sort((a, b) => b.width - a.width)
+}
+
+/** Characters that a part of a font of one’s own is for: the same as of those that ship with us, and all others. */
+export type OwnPart = Subset | 'rest' | 'whole'
+
+/** The files that a font of a site’s own is published in. */
+export const ownFontFiles = ({
+  id,
+  file,
+  whole,
+}: Font): ReadonlyArray<{
+  readonly part: OwnPart
+  readonly name: string
+  readonly range?: string
+}> => {
+  const name = (part: OwnPart) => `${id}-${file.slice(0, 8)}-${part}.woff2`
+  if (whole) return [{ part: 'whole', name: name('whole') }]
+  const parts = (Object.keys(subsets) as Subset[]).map((part) => ({
+    part,
+    name: name(part),
+    range: subsets[part],
+  }))
+  // What is for all characters stands first: the later rule counts for those that it names.
+  return [{ part: 'rest', name: name('rest') }, ...parts]
 }

@@ -3,7 +3,18 @@ export { roleProperty, slotProperty } from './css-names'
 export { decisionCss, paintCss } from './paint-css'
 export { paletteCss, shadesInUse, shadesOnPages, slotProperties } from './palette-css'
 export { pageFace, pageFiles, renderSite, sharedFiles, type PagePaths } from './published'
-export { fontFiles, fontsOf, narrowerThan, siteFonts, stackOf, typefacesOf, type SiteFont } from './fonts'
+export {
+  fontFiles,
+  fontsOf,
+  narrowerThan,
+  ownFontFiles,
+  siteFonts,
+  stackOf,
+  subsets,
+  typefacesOf,
+  type OwnPart,
+  type SiteFont,
+} from './fonts'
 export {
   framedPolicy,
   inEditor,
@@ -14,6 +25,7 @@ export {
   sectionSources,
   type PageCssLayer,
   pagePolicy,
+  ownFontAddress,
   pictureAddress,
   renderAlone,
   renderDocument,

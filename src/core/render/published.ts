@@ -5,12 +5,14 @@ import {
   pagesInOrder,
   picturesIn,
   type ColorDecision,
+  type Fonts,
   type Frame,
   type Page,
   type Pictures,
   type SiteDocs,
   widthsOf,
 } from '../site'
+import { ownFontFiles } from './fonts'
 import { shadesOnPages } from './palette-css'
 import { renderDocument, renderPageCss, renderSiteCss } from './render'
 import type { Whereabouts } from './whereabouts'
@@ -29,6 +31,7 @@ function whereabouts(
   pictures: Pictures,
   paths: PagePaths,
   edition: EditionSide = 'light',
+  fonts: Fonts = {},
 ): Whereabouts {
   const up = edition === 'dark' ? '../' : ''
   const file = (id: string) => {
@@ -40,6 +43,12 @@ function whereabouts(
     pictures,
     assetUrl: (id) => `${up}assets/${own(pictures, id)?.fileName ?? id}`,
     fontUrl: (name) => `${up}fonts/${name}`,
+    fonts,
+    ownFont: (font) =>
+      ownFontFiles(font).map(({ name, range }) => ({
+        url: `${up}fonts/${name}`,
+        ...(range ? { range } : {}),
+      })),
     narrower: (picture) =>
       widthsOf(picture).map((width) => ({
         width,
@@ -56,10 +65,10 @@ function whereabouts(
 export function sharedFiles(
   frame: Frame,
   onPages: readonly ColorDecision[],
-  pictures: Pictures,
+  { pictures, fonts }: Pick<SiteDocs, 'pictures' | 'fonts'>,
   paths: PagePaths,
 ): Map<string, string> {
-  const css = renderSiteCss(frame, onPages, whereabouts(frame, pictures, paths))
+  const css = renderSiteCss(frame, onPages, whereabouts(frame, pictures, paths, 'light', fonts))
   const layers = [css.fonts, css.palette, css.settings, css.themes, css.kinds, css.styles]
   const files = new Map([['site.css', layers.filter(Boolean).join('\n')]])
   if (css.custom) files.set('custom.css', css.custom)
@@ -119,7 +128,7 @@ export function renderSite(docs: SiteDocs): Map<string, string> {
   const pages = pagesInOrder(docs)
   const paths = Object.fromEntries(pages.map(({ id, path }) => [id, path]))
   const { frame, pictures } = docs
-  const files = sharedFiles(frame, shadesOnPages(pages), pictures, paths)
+  const files = sharedFiles(frame, shadesOnPages(pages), docs, paths)
   for (const page of pages) {
     for (const [name, text] of pageFiles(docs, page, pictures, paths)) files.set(name, text)
   }

@@ -151,7 +151,7 @@ const siteLayers: {
     where: Whereabouts,
   ) => string
 } = {
-  fonts: (frame, _shades, where) => fontCss(frame, where.fontUrl),
+  fonts: (frame, _shades, where) => fontCss(frame, where),
   palette: (frame, onPages) => paletteCss(frame, onPages),
   settings: (frame) => settingsCss(frame),
   themes: (frame) => themesCss(frame),
@@ -186,8 +186,13 @@ export const pagePolicy =
 export const framedPolicy = `${pagePolicy}; frame-ancestors 'self'; sandbox allow-same-origin`
 
 /** Where things lie for a page that the editor shows: links lead nowhere, all else lies where its server keeps it. */
-export const inEditor = (siteId: string, pictures: Pictures): Whereabouts => ({
+export const inEditor = (
+  siteId: string,
+  { pictures, fonts }: Pick<SiteDocs, 'pictures' | 'fonts'>,
+): Whereabouts => ({
   pictures,
+  fonts,
+  ownFont: ({ file }) => [{ url: ownFontAddress(siteId, file) }],
   assetUrl: (id) => pictureAddress(siteId)(id, own(pictures, id)?.file),
   fontUrl: (file) => `/fonts/${file}`,
   link: () => '#',
@@ -202,6 +207,10 @@ export const pictureAddress =
   (siteId: string) =>
   (id: string, file?: string): string =>
     `/files/${siteId}/${id}${file ? `?file=${file}` : ''}`
+
+/** Where the editor’s server keeps a font of a site, by the hash of its file. */
+export const ownFontAddress = (siteId: string, file: string): string =>
+  `/fonts-of/${siteId}/${file}`
 
 /** What could end a stylesheet inside of a page is written otherwise; CSS reads it the same. */
 const withinStyle = (css: string) => css.replaceAll('</', '<\\/')
@@ -235,7 +244,7 @@ export const pageCssLayer = (
 export const layerSources: {
   readonly [L in PageCssLayer]: (docs: SiteDocs, page: Page) => readonly unknown[]
 } = {
-  fonts: ({ frame }) => [frame.settings, frame.styles],
+  fonts: ({ frame, fonts }) => [frame.settings, fonts],
   palette: ({ frame }, { body }) => [frame.palette, frame.themes, frame.styles, frame.body, body],
   settings: ({ frame }) => [frame.settings],
   themes: ({ frame }) => [frame.themes, frame.edition],

@@ -40,6 +40,7 @@ export const afterRefusal: Readonly<Record<Problem['code'], AfterRefusal>> = {
   'not-published': 'split',
   'publication-gone': 'split',
   picture: 'split',
+  font: 'split',
   archive: 'split',
 }
 

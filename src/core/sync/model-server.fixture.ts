@@ -130,6 +130,7 @@ export function modelServer() {
     pageCount: Object.keys(docs.pages).length,
     looks: mergeLooks(...pagesInOrder(docs).map(({ body }) => looksOf(body))),
     pictures: docs.pictures,
+    fonts: docs.fonts,
     ...standing(),
   })
   const loadedPage = (id: string): Result<LoadedPage> => {

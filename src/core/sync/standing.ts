@@ -35,13 +35,13 @@ const looksAtHand = ({ pages }: SiteDocs) =>
   Object.values(pages).flatMap(({ body }) => looksOf(body))
 
 /** The state at hand, of what was loaded anew. */
-function docsOf({ frame, pictures }: LoadedSite, pages: readonly LoadedPage[]): SiteDocs {
+function docsOf({ frame, pictures, fonts }: LoadedSite, pages: readonly LoadedPage[]): SiteDocs {
   const docs = siteDocs(
     frame,
     pages.map(({ page }) => page),
   )
   const shown = pages.map(({ pictures: own }) => own)
-  return { ...docs, pictures: Object.assign({}, pictures, ...shown) as SiteDocs['pictures'] }
+  return { ...docs, fonts, pictures: Object.assign({}, pictures, ...shown) as SiteDocs['pictures'] }
 }
 
 export function createStanding(needs: StandingNeeds): Standing {

@@ -54,7 +54,7 @@ function firstState(
   const own = looksOf(page.body).map((look) => ({ ...look, count: -look.count }))
   return {
     siteId: site.id,
-    docs: { ...docs, pictures: { ...site.pictures, ...pictures } },
+    docs: { ...docs, fonts: site.fonts, pictures: { ...site.pictures, ...pictures } },
     revision: site.revision,
     undo: origins.stepOf(site.undo),
     redo: origins.stepOf(site.redo),

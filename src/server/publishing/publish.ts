@@ -17,6 +17,7 @@ import {
   allRecordKinds,
   siteDocs,
   type ColorDecision,
+  type Fonts,
   type Frame,
   type Page,
   type Picture,
@@ -33,11 +34,13 @@ import {
   hashOf,
   keepStates,
   keepTidyAway,
+  loadFonts,
   loadFrame,
   loadStates,
   statesOfKind,
   type RecordState,
 } from '../records'
+import { ownFontsOf } from '../fonts'
 import { fileStore } from '../storage'
 import { pictureFiles } from './picture-files'
 import { publicationEntry } from './publication'
@@ -58,6 +61,7 @@ interface Source {
   readonly revision: number
   readonly frame: Frame
   readonly pictures: Pictures
+  readonly fonts: Fonts
   readonly paths: PagePaths
   readonly shades: readonly ColorDecision[]
   readonly pages: readonly RecordState[]
@@ -98,6 +102,7 @@ async function sourceOf(
   return {
     revision,
     frame: await loadFrame(siteId, transaction),
+    fonts: await loadFonts(siteId, transaction),
     pictures: Object.fromEntries(pictures.map(({ id, record }) => [id, record as Picture])),
     paths: Object.fromEntries(listed.map(({ id, path: own }) => [id, own])),
     shades: await shadesOf(siteId, transaction),
@@ -154,16 +159,17 @@ async function writeFiles(
   watch: WorkWatch,
   transaction: Transaction,
 ): Promise<{ readonly files: readonly SiteFile[]; readonly written: number } | undefined> {
-  const { pictures, paths, before } = source
+  const { pictures, fonts, paths, before } = source
   // Clean as it was stored; what a database holds from elsewhere is cleaned at the last door.
   const frame = withCleanSnippets(source.frame)
-  const shared = sharedFiles(frame, source.shades, pictures, paths)
+  const shared = sharedFiles(frame, source.shades, source, paths)
   const first = await putFiles(shared, null, before)
-  const fonts = await putFiles(await filesOfFonts(frame), null, before)
+  const shipped = await putFiles(await filesOfFonts(frame), null, before)
+  const own = await ownFontsOf(frame, fonts, before)
   const shown = await pictureFiles(pictures, before, watch)
   if (!shown) return undefined
-  const files = [...first.put, ...fonts.put, ...shown.files]
-  let written = first.written + fonts.written + shown.written
+  const files = [...first.put, ...shipped.put, ...own.files, ...shown.files]
+  let written = first.written + shipped.written + own.written + shown.written
   const face = hashOf(`${rendererVersion} ${pageFace(frame, pictures, paths)}`)
   const kept = filesBySource(before)
   const sourceOfPage = ({ hash }: RecordState) => `${face.slice(0, 32)} ${hash.slice(0, 32)}`

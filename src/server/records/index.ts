@@ -1,5 +1,6 @@
 export {
   docsFrom,
+  loadFonts,
   loadFrame,
   loadRecords,
   loadStates,

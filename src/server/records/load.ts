@@ -2,6 +2,8 @@ import type { Transaction } from 'sequelize'
 import {
   siteDocs,
   withRecord,
+  type Font,
+  type Fonts,
   type Frame,
   type RecordKind,
   type RecordRef,
@@ -110,4 +112,11 @@ export function docsFrom(records: readonly LoadedRecord[]): SiteDocs {
 export async function loadWhole(siteId: string, transaction?: Transaction): Promise<SiteDocs> {
   const states = await statesOfKind(siteId, ['frame', 'page', 'picture', 'font'], transaction)
   return docsFrom(await read(states, siteId, transaction, false))
+}
+
+/** The site's own fonts, by their ids. */
+export async function loadFonts(siteId: string, transaction?: Transaction): Promise<Fonts> {
+  const states = await statesOfKind(siteId, ['font'], transaction)
+  const fonts = await loadStates(siteId, states, transaction)
+  return Object.fromEntries(fonts.map(({ id, record }) => [id, record as Font]))
 }

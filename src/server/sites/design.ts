@@ -117,7 +117,7 @@ export function designPicture(wanted: Wanted, name?: string): string | undefined
   if (!home) return undefined
   const texts = new Map<string, string>(site.drawn.map(({ drawing, svg }) => [drawing.id, svg]))
   return renderAlone(docs, home, {
-    ...inEditor('design', docs.pictures),
+    ...inEditor('design', docs),
     marksWords: false,
     assetUrl: (id) => `data:image/svg+xml,${encodeURIComponent(texts.get(id) ?? '')}`,
   })

@@ -15,7 +15,7 @@ import { sharedReading, siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
 import { standing } from '../edits/standing'
-import { daysOfGrace, loadFrame, loadRecords } from '../records'
+import { daysOfGrace, loadFonts, loadFrame, loadRecords } from '../records'
 import { countPages, homeOf } from './pages'
 import { picturesShownIn } from './pictures'
 import { siteLooks } from '../uses/looks'
@@ -89,11 +89,12 @@ export function homePicture(actor: Actor, siteId: string): Promise<Result<string
     const page = home && (await pageOf(siteId, home, transaction))
     if (!page) return refused({ code: 'not-found' })
     const pictures = await picturesShownIn(siteId, [frame, page], transaction)
+    const fonts = await loadFonts(siteId, transaction)
     return done(
       renderAlone(
         siteDocs(frame, [page], Object.values(pictures)),
         page,
-        inEditor(siteId, pictures),
+        inEditor(siteId, { pictures, fonts }),
       ),
     )
   })
@@ -116,6 +117,7 @@ function readSite(actor: Actor, siteId: string): Promise<Result<LoadedSite>> {
       pageCount: await countPages(siteId, transaction),
       looks: await siteLooks(siteId, transaction),
       pictures: await picturesShownIn(siteId, [frame], transaction),
+      fonts: await loadFonts(siteId, transaction),
       ...(await standing(siteId, transaction)),
     })
   })

@@ -24,6 +24,7 @@ import {
   type SiteName,
   type SlotUses,
   type Stepped,
+  type TakenFont,
   type TakenPicture,
   type ThemeUses,
 } from '@/core/payloads'
@@ -83,6 +84,7 @@ export function siteClient(site: string) {
     silentPictures: () => call<readonly string[]>(`${at}/pictures?silent`),
     takePicture: (file: Blob, name: string) =>
       call<TakenPicture>(`${at}/pictures?${query({ name: name.slice(0, 120) })}`, file),
+    takeFont: (file: Blob) => call<TakenFont>(`${at}/fonts`, file),
     history: (before?: number) => call<HistoryPage>(`${at}/edits?${query({ before })}`),
     checkpoints: () => call<CheckpointEntry[]>(`${at}/checkpoints`),
     takeCheckpoint: (base: number, name: string) => call<null>(`${at}/checkpoints`, { base, name }),

@@ -13,6 +13,7 @@ import {
 } from '@/core/traits'
 import { useEditorState } from '../editor'
 import { Choice, Choices } from '../kit'
+import { OwnFonts } from './own-fonts'
 import { SettingEditor } from './setting-editors'
 
 export interface SettingPanelProps {
@@ -141,6 +142,7 @@ export function TypePanel(props: SettingPanelProps) {
         <h3 className="font-semibold">Pairs that go together</h3>
         <Pairs {...props} />
       </section>
+      <OwnFonts />
       <Group title="Titles" ids={['titleFace', 'titleWeight']} {...props} />
       <Group title="Headings" ids={['headingFace', 'headingWeight']} {...props} />
       <Group

@@ -135,7 +135,7 @@ export function createStageWriter(stage: Document) {
   function show({ siteId, docs, pageId }: Drawing): void {
     const page = docs.pages[pageId]
     if (!page) return
-    const where = inEditor(siteId, docs.pictures)
+    const where = inEditor(siteId, docs)
     writeLayer('still', still)
     for (const layer of pageCssLayers) {
       if (!isOther(layer, layerSources[layer](docs, page))) continue

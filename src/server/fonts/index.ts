@@ -1,0 +1,2 @@
+export { ownFontsOf } from './font-files'
+export { readFontFile, takeFont } from './take-font'
