@@ -5,6 +5,7 @@ import {
   isSaved,
   openPaint,
   openView,
+  publishSite,
   stageFrame,
   tern,
   undo,
@@ -128,6 +129,43 @@ test('another typeface for headings: what is torn and cut off by it is told, wit
     })
   })
   expect(new Set(tops).size).toBe(2)
+})
+
+test('fonts of one’s own: what is none is told where it was given, what is one is shown and published', async ({
+  page,
+  request,
+}) => {
+  await openView(page, '/looks')
+  await pane(page, 'Type')
+  const files = page.getByLabel('Take font files …')
+  const own = page.getByRole('region', { name: 'Fonts of your own' })
+  await files.setInputFiles([
+    { name: 'notes.ttf', mimeType: 'font/ttf', buffer: Buffer.from('no font') },
+    { name: 'huge.otf', mimeType: 'font/otf', buffer: Buffer.alloc(40_000_000) },
+  ])
+  await expect(own.getByRole('alert')).toHaveText([
+    /notes\.ttf: This is no font/,
+    /huge\.otf has 40 MB; 8 MB/,
+  ])
+  const shipped = 'node_modules/@fontsource-variable/cabin/files/cabin-latin-wght-italic.woff2'
+  await files.setInputFiles(shipped)
+  await expect(own.getByRole('listitem')).toContainText(/Cabin.*400 to 700, italic/)
+  await expect(own.getByRole('alert')).toHaveCount(0)
+  await files.setInputFiles(shipped)
+  await expect(own.getByRole('alert')).toHaveText(/The site has this very font/)
+  await page
+    .getByRole('combobox', { name: 'Typeface of headings' })
+    .selectOption({ label: 'Cabin' })
+  await isSaved(page)
+  await own.getByRole('button', { name: /^Remove Cabin/ }).click()
+  await expect(page.getByText('Cabin is in use.')).toBeVisible()
+
+  await publishSite(request)
+  const folder = `${process.env.EASEL_PUBLISHED}/published/tern-and-thistle`
+  const css = await (await request.get(`${folder}/site.css`)).text()
+  const [, file] = /fonts\/(font-[\w-]+-latin\.woff2)/.exec(css)!
+  const font = await request.get(`${folder}/fonts/${file}`)
+  expect(font.headers()['content-type']).toBe('font/woff2')
 })
 
 test('the livery of a ready-made design: seen on the page, taken in part or whole, words untouched, undone', async ({

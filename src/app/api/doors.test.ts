@@ -200,6 +200,7 @@ test('a site that cannot be read is told so, and takes no other with it', async 
 const withoutDatabase: Readonly<Record<string, readonly number[]>> = {
   'stage/route.ts': [200],
   'designs/[design]/route.ts': [404],
+  'fonts-of/[site]/[file]/route.ts': [404],
   'api/archives/route.ts': [422],
   'api/sites/[site]/liveries/[from]/[id]/route.ts': [400, 404],
 }

@@ -12,7 +12,6 @@ import {
   type Frame,
   type Page,
   type PageId,
-  type Pictures,
   type Section,
   type SiteDocs,
   type SiteElement,

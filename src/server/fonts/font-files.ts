@@ -1,4 +1,4 @@
-import fontkit from 'fontkit'
+import { create } from 'fontkit'
 import { convert } from 'fontverter'
 import subsetFont from 'subset-font'
 import { ownFontFiles, subsets, typefacesOf, type OwnPart } from '@/core/render'
@@ -31,7 +31,7 @@ function isIn(part: OwnPart, point: number): boolean {
 async function partOf(data: Uint8Array, part: OwnPart): Promise<Uint8Array> {
   if (part === 'whole') return data
   const bytes = Buffer.from(data)
-  const font = fontkit.create(await convert(bytes, 'sfnt'))
+  const font = create(await convert(bytes, 'sfnt'))
   const points = 'characterSet' in font ? font.characterSet : []
   const text = points
     .filter((point) => isIn(part, point))

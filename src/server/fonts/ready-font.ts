@@ -1,4 +1,4 @@
-import fontkit, { type Font as Parsed, type FontCollection } from 'fontkit'
+import { create, type Font as Parsed, type FontCollection } from 'fontkit'
 import { convert } from 'fontverter'
 import { done, refused, type FontFault, type Result } from '@/core/payloads'
 import type { Font } from '@/core/site'
@@ -126,7 +126,7 @@ export async function readyFont(given: Uint8Array): Promise<Result<ReadiedFont>>
   try {
     const sfnt = await convert(bytes, 'sfnt')
     if (sfnt.length > MOST_UNPACKED) return fault('too-large-inside')
-    const font = fontkit.create(sfnt)
+    const font = create(sfnt)
     if (isCollection(font)) return fault('collection')
     const about = described(font)
     if (!about.ok) return about

@@ -29,6 +29,7 @@ interface LooksStageProps {
 /** Every kind of element in one theme, in real size: what shapes and type are seen on while they are set. */
 export function LooksStage({ shows, theme, width, onOpen }: LooksStageProps) {
   const frame = useEditorState((state) => state.docs.frame)
+  const fonts = useEditorState((state) => state.docs.fonts)
   const siteId = useEditorState((state) => state.siteId)
   const [held, setHeld] = useState<Held>()
   const { room, scale } = useFit(width)
@@ -39,7 +40,7 @@ export function LooksStage({ shows, theme, width, onOpen }: LooksStageProps) {
     return shows === 'kinds' ? specimenPage(shown) : stylesPage(frame, shown)
     // eslint-disable-next-line react-hooks/exhaustive-deps -- of the frame only these matter
   }, [shows, theme, themes, styles])
-  const docs = useMemo(() => specimenDocs(frame, page), [frame, page])
+  const docs = useMemo(() => specimenDocs({ frame, fonts }, page), [frame, fonts, page])
   useEffect(() => {
     if (!held) return
     held.writer.write(siteId, docs, page.id)

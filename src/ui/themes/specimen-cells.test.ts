@@ -4,7 +4,10 @@ import { themesInOrder, type SectionId, type ThemeId } from '@/core/site'
 import { cellOfSelection, nextCell, specimenGrid } from './specimen-cells'
 import { specimenDocs, specimenId, specimenPage } from './specimen-page'
 
-const docs = specimenDocs(ternFrame, specimenPage(themesInOrder(ternFrame.themes)))
+const docs = specimenDocs(
+  { frame: ternFrame, fonts: {} },
+  specimenPage(themesInOrder(ternFrame.themes)),
+)
 const [paper, mist] = ternFrame.themes.order as unknown as [ThemeId, ThemeId]
 const atRest = specimenGrid(docs, 'rest')
 /** An element of the second theme's section, by its kind. */

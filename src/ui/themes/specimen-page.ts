@@ -58,9 +58,12 @@ function elementsOf(stem: string, theme: string) {
 }
 
 /** The frame of a site around the specimen: its colours without its header, footer and custom CSS. */
-export function specimenDocs(frame: Frame, page: Page): SiteDocs {
+export function specimenDocs(
+  { frame, fonts }: Pick<SiteDocs, 'frame' | 'fonts'>,
+  page: Page,
+): SiteDocs {
   const body = { order: [], sections: {}, elements: {} }
-  return siteDocs({ ...frame, body, customCss: '' }, [page])
+  return siteDocs({ ...frame, body, customCss: '' }, [page], [], Object.values(fonts))
 }
 
 /** A page with a section for each theme, every kind of element in each. */

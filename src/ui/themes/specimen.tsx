@@ -98,7 +98,8 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
   const names = shown.map(({ id, name }) => `${id} ${name}`).join('\n')
   // The page changes with the names of the themes alone; their colours come by the stylesheet.
   const page = useMemo(() => specimenPage(shown), [names]) // eslint-disable-line react-hooks/exhaustive-deps
-  const docs = useMemo(() => specimenDocs(frame, page), [frame, page])
+  const fonts = useEditorState((state) => state.docs.fonts)
+  const docs = useMemo(() => specimenDocs({ frame, fonts }, page), [frame, fonts, page])
   const width = shown.length * SIDE_WIDTH
   const side = wanted === 'all'
   const scale = side ? SIDE_SCALE : 1
