@@ -22,12 +22,18 @@ import {
   type PaletteColor,
 } from '../theme'
 
+/** The group of slots that are there for good, doubtful and bad news: generated themes take them for nothing else. */
+export const newsGroup = 'Good, caution, bad'
+
 /** The filled slots, as theme generation takes them. */
 export function paletteColors(palette: Palette): PaletteColor[] {
   return slotsInOrder(palette).flatMap((slot) => {
     const color = slot.value === null ? undefined : colorOf(slot.value)
     const steps = slotSteps(slot)
-    return color ? [{ id: slot.id, color, ...(steps ? { steps } : {}) }] : []
+    const forNews = slot.group === newsGroup
+    return color
+      ? [{ id: slot.id, color, ...(steps ? { steps } : {}), ...(forNews ? { forNews } : {}) }]
+      : []
   })
 }
 

@@ -29,4 +29,5 @@ export {
   hasFollowers,
   type FollowingSetting,
 } from './followers'
+export { newsOffer, type NewsOffer } from './news'
 export { flippedTheme } from './flip'

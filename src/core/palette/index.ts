@@ -18,6 +18,14 @@ export {
   type ReadyMade,
 } from './ready-made'
 export { shiftColor, unshifted, type PaletteShift } from './shift'
+export {
+  isTone,
+  lackingTones,
+  statuses,
+  statusHues,
+  statusTones,
+  type Status,
+} from './status-tones'
 export { seededRandom, variations } from './variations'
 export { fanOf, greyed, stepDecision, stepShade } from './shades'
 export {

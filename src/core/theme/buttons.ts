@@ -122,8 +122,12 @@ function clearUnder({ chooser, base, lab, clear, grounds }: Setting, word: Ink |
   })
 }
 
+/** A line in the colour of the words, where that is told from what is around it. */
+const lineOf = ({ grounds }: Setting, label: Ink, edge: Ink): Ink =>
+  reads(label, grounds, TOLD) ? label : edge
+
 /** Told by an outline or by a pale fill, in the colour that fills it when it is pointed at. */
-function fillingButton(setting: Setting): MainInks {
+function fillingButton(setting: Setting, edge: Ink): MainInks {
   const { grounds, known, form } = setting
   const { buttonLabel, buttonHoverLabel } = known
   const hoverFill = known.buttonHoverFill ?? standingFill(setting, buttonHoverLabel)
@@ -134,7 +138,7 @@ function fillingButton(setting: Setting): MainInks {
   return {
     buttonFill: fill,
     buttonLabel: label,
-    buttonLine: known.buttonLine ?? label,
+    buttonLine: known.buttonLine ?? lineOf(setting, label, edge),
     buttonHoverFill: hoverFill,
     buttonHoverLabel: buttonHoverLabel ?? labelOn(setting, hoverFill),
   }
@@ -144,6 +148,7 @@ function fillingButton(setting: Setting): MainInks {
 function underlinedButton(
   setting: Setting,
   { link, linkHover }: Readonly<Record<'link' | 'linkHover', Ink>>,
+  edge: Ink,
 ): MainInks {
   const { grounds, known } = setting
   const fill = known.buttonFill ?? clearUnder(setting, known.buttonLabel)
@@ -152,7 +157,7 @@ function underlinedButton(
   return {
     buttonFill: fill,
     buttonLabel: label,
-    buttonLine: known.buttonLine ?? label,
+    buttonLine: known.buttonLine ?? lineOf(setting, label, edge),
     buttonHoverFill: hoverFill,
     buttonHoverLabel:
       known.buttonHoverLabel ?? wordsIn(setting, linkHover, footingsOf(hoverFill, grounds)),
@@ -162,7 +167,9 @@ function underlinedButton(
 /** The main button, in the form that the site gives its buttons. */
 export function mainButton(setting: Setting, words: Words, edge: Ink): MainInks {
   if (setting.form === 'solid') return solidButton(setting, edge)
-  return setting.form === 'underline' ? underlinedButton(setting, words) : fillingButton(setting)
+  return setting.form === 'underline'
+    ? underlinedButton(setting, words, edge)
+    : fillingButton(setting, edge)
 }
 
 type Words = Readonly<Record<'text' | 'link' | 'linkHover', Ink>>

@@ -28,6 +28,8 @@ export interface Want {
   readonly opaque?: boolean
   /** Inks that shall read on it, at WCAG 2.2's ratio for text. */
   readonly bears?: readonly Ink[]
+  /** Whether colours serve that are there for news alone. */
+  readonly news?: boolean
   /** What else it must be. */
   readonly fits?: (ink: Ink) => boolean
 }
@@ -48,11 +50,15 @@ const APART = 0.07
 /** Chooses among the inks of one palette. */
 export class Chooser {
   readonly inks: readonly Ink[]
+  /** Which of them are there for news alone, if anything else is there. */
+  private readonly barred: readonly boolean[]
   /** The lowest contrast of every ink by the footings it was asked for; many roles ask for the same. */
   private readonly contrasts = new WeakMap<readonly Footing[], Float64Array>()
 
   constructor(private readonly palette: readonly PaletteColor[]) {
     this.inks = inksOf(palette)
+    const isAll = palette.every(({ forNews }) => forNews)
+    this.barred = this.inks.map(({ from }) => !isAll && (palette[from]?.forNews ?? false))
   }
 
   /** An ink of what is decided already. */
@@ -82,7 +88,7 @@ export class Chooser {
 
   /** The ink of least cost that reads; told apart from others if any is, else the farthest from them. */
   find(want: Want): Ink | undefined {
-    const { on, needs, cost, not = [], apart = APART, opaque, bears = [], fits } = want
+    const { on, needs, cost, not = [], apart = APART, opaque, bears = [], fits, news } = want
     const contrasts = this.contrastsOn(on)
     const wanted = apart * apart
     let best: Ink | undefined
@@ -91,7 +97,7 @@ export class Chooser {
     let clear = -Infinity
     for (let i = 0; i < this.inks.length; i += 1) {
       const contrast = contrasts[i]!
-      if (contrast < needs) continue
+      if (contrast < needs || (this.barred[i] && !news)) continue
       const ink = this.inks[i]!
       if (opaque && ink.color.alpha < 1) continue
       if (bears.length && borne(ink, bears) < TEXT) continue
@@ -136,17 +142,18 @@ export class Chooser {
   }
 
   /** What reads best on all footings, and bears best: shade by shade, for what fits may be a narrow band. */
-  private strongest({ on, opaque, bears = [] }: Want): Ink {
+  private strongest({ on, opaque, bears = [], news }: Want): Ink {
+    const inks = this.inks.filter((_, i) => news || !this.barred[i])
     const worth = (ink: Ink) => Math.min(worstContrast(ink, on), borne(ink, bears))
-    let best = this.inks[0]!
+    let best = inks[0]!
     let most = -Infinity
     const weigh = (ink: Ink) => {
       if (opaque && ink.color.alpha < 1) return
       const own = worth(ink)
       if (own > most) [best, most] = [ink, own]
     }
-    this.inks.forEach(weigh)
-    for (const { from, offset } of this.inks) {
+    inks.forEach(weigh)
+    for (const { from, offset } of inks) {
       const last = Math.min(offset + STEP - 1, 100)
       for (let points = offset + 1; points <= last; points += 1) {
         weigh(shadeInk(this.palette, from, points))
@@ -160,8 +167,9 @@ export class Chooser {
     const point = { l, a, b }
     let best: Ink | undefined
     let least = Infinity
-    for (const ink of this.inks) {
-      if (ink.color.alpha < 1 || Math.abs(ink.l - l) > 0.15 || !fits(ink)) continue
+    for (const [i, ink] of this.inks.entries()) {
+      if (this.barred[i] || ink.color.alpha < 1 || Math.abs(ink.l - l) > 0.15 || !fits(ink))
+        continue
       const price = inkDistance(ink, point) + (ink.offset ? 0.01 : 0)
       if (price < least) [best, least] = [ink, price]
     }

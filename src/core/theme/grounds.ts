@@ -43,8 +43,10 @@ export function atLightness(
  */
 export function usefulGrounds(palette: readonly PaletteColor[]): UsefulGround[] {
   if (palette.length === 0) return []
+  const serving = palette.some(({ forNews }) => !forNews)
   const all = palette
-    .map(({ id, color: own }, from) => {
+    .flatMap(({ id, color: own, forNews }, from) => {
+      if (forNews && serving) return []
       const color = mapToGamut(own)
       const seen = over(color, white)
       return {

@@ -6,6 +6,8 @@ export interface PaletteColor {
   readonly color: Color
   /** Steps of its lightness that have a colour of their own. */
   readonly steps?: Steps
+  /** It is there for good, doubtful or bad news, and for nothing else. */
+  readonly forNews?: boolean
 }
 
 /** A slot or one of its shades, as a decision names it. */

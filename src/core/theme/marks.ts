@@ -1,10 +1,15 @@
 import { SHAPE, TEXT, type Want } from './chooser'
+import { statusHues } from '../palette'
 import { footingsOf, inkDistance, reads, type Ink } from './inks'
 import { off, shading, those, type Setting } from './setting'
 import { faintOn, isWithin, strongOn } from './words'
 
-/** Hues (OKLCH degrees) that are read as good, as caution and as bad news. Common practice, no source. */
-const HUES = { success: 150, warning: 75, danger: 27 } as const
+/** Distance from which two marks of news are told apart, OKLab. Common practice, no source. */
+const NEWS_APART = 0.09
+
+type News = keyof typeof statusHues
+/** Bad news is found first, for it matters most that it is seen as what it is. */
+const NEWS: readonly News[] = ['danger', 'warning', 'success']
 
 function hueGap(ink: Ink, hue: number): number {
   if (ink.chroma < 0.03) return 0.5
@@ -16,12 +21,20 @@ function hueGap(ink: Ink, hue: number): number {
 /** Dividers, icons, the focus ring, and what is good, doubtful or bad news. */
 export function marksOn({ chooser, base, lab, grounds, known }: Setting, edge: Ink) {
   const groundChroma = Math.hypot(lab.a, lab.b)
-  const mark = (hue: number) =>
-    chooser.choose({
-      on: grounds,
-      needs: TEXT,
-      cost: (ink) => hueGap(ink, hue) * 2 + shading(ink) * 0.5,
-    })
+  const given = those(NEWS.map((role) => known[role]))
+  const news = {} as Record<News, Ink>
+  for (const role of NEWS) {
+    news[role] =
+      known[role] ??
+      chooser.choose({
+        on: grounds,
+        needs: TEXT,
+        not: [...given, ...Object.values(news)],
+        apart: NEWS_APART,
+        news: true,
+        cost: (ink) => hueGap(ink, statusHues[role]) * 2 + shading(ink) * 0.5,
+      })
+  }
   return {
     line:
       known.line ??
@@ -40,9 +53,7 @@ export function marksOn({ chooser, base, lab, grounds, known }: Setting, edge: I
         cost: (ink) => shading(ink) * 1.5 - Math.min(ink.chroma, 0.2) * 5,
       }),
     focus: known.focus ?? edge,
-    success: known.success ?? mark(HUES.success),
-    warning: known.warning ?? mark(HUES.warning),
-    danger: known.danger ?? mark(HUES.danger),
+    ...news,
   }
 }
 
