@@ -31,6 +31,9 @@ const everyday: Readonly<Record<RoleId, readonly string[]>> = {
   fieldLine: ['input', 'form', 'outline', 'stroke'],
 }
 
+/** Other words that people use for a role. */
+export const everydayWords = (role: RoleId): readonly string[] => everyday[role]
+
 /** Whether a role goes by some words: its name, its group, or an everyday word for it. */
 export function goesBy(role: RoleId, words: string): boolean {
   const wanted = words.trim().toLowerCase()

@@ -1,4 +1,4 @@
-export { goesBy } from './everyday'
+export { everydayWords, goesBy } from './everyday'
 export { followersOf } from './followers'
 export {
   roleGroups,

@@ -47,6 +47,7 @@ export function createEditor(site: LoadedSite, firstPage: LoadedPage): Editor {
     pageId: firstPage.page.id,
     width: 'desktop',
     middle: 'page',
+    looksPane: 'shapes',
     sheetRows: 'used',
     sweepFrom: [],
     goAlong: true,

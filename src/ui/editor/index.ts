@@ -20,6 +20,7 @@ export type {
   DeviceWidth,
   Editor,
   EditorState,
+  LooksPane,
   Middle,
   Outlook,
   Selection,

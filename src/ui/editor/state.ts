@@ -16,7 +16,7 @@ import type {
   ThemeId,
 } from '@/core/site'
 import type { InventoryEntry } from '@/core/sweep'
-import type { State } from '@/core/traits'
+import type { SettingId, State } from '@/core/traits'
 import type { SiteSync, SyncState } from '@/core/sync'
 import type { FoundColor } from '@/workers/picture.worker'
 import type { SiteClient } from './client'
@@ -124,6 +124,9 @@ export interface SheetCells {
 }
 
 /** Rows of the theme sheet: roles that the site uses, all, or what is hard to read. */
+export const looksPanes = ['shapes', 'type', 'styles', 'liveries'] as const
+export type LooksPane = (typeof looksPanes)[number]
+
 export type SheetRows = 'used' | 'all' | 'failing'
 
 export type DeviceWidth = keyof typeof deviceWidths
@@ -156,6 +159,9 @@ export interface ViewState {
   readonly trial?: Trial
   /** What the trial would lead to; found once it rests, so for a while of one before it. */
   readonly outlook?: Outlook
+  /** What of the looks of the site is shown, and the setting among them that one goes to. */
+  readonly looksPane: LooksPane
+  readonly shownSetting?: SettingId
   readonly middle: Middle
   /** Where the page before is parted from the page after, 0…1 of its width; absent when only one is shown. */
   readonly divider?: number

@@ -1,11 +1,11 @@
 'use client'
 
-import { useCallback, useRef, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import { applyEdit, type Edit } from '@/core/edit'
 import { themesInOrder } from '@/core/site'
 import type { Settings } from '@/core/traits'
-import { useEditor, useEditorState } from '../editor'
+import { useEditor, useEditorState, type LooksPane } from '../editor'
 import { Segments, SelectField } from '../kit'
 import { askSurvey, SurveyReport } from '../survey'
 import { counted, editProblemWords } from '../words'
@@ -22,12 +22,10 @@ const PANES = [
   ['type', 'Type'],
   ['styles', 'Styles'],
   ['liveries', 'Liveries'],
-] as const
-
-type Pane = (typeof PANES)[number][0]
+] as const satisfies ReadonlyArray<readonly [LooksPane, string]>
 
 /** What stands beside the panel, in words. */
-function told(pane: Pane, { trial }: Trying): string {
+function told(pane: LooksPane, { trial }: Trying): string {
   if (pane === 'styles') return 'Every element style by its name'
   if (pane !== 'liveries') return 'Every kind of element, as it looks in this theme'
   return trial ? `Now, and in ${trial.entry.name}` : 'This page as it is'
@@ -35,11 +33,28 @@ function told(pane: Pane, { trial }: Trying): string {
 
 const WIDTHS = { wide: 1000, phone: 390 } as const
 
+/** Brings the setting that one goes to into view, with the focus on what edits it. */
+function useShownSetting(pane: LooksPane) {
+  const editor = useEditor()
+  const setting = useEditorState((state) => state.shownSetting)
+  const panel = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    const node = setting && panel.current?.querySelector<HTMLElement>(`[data-setting="${setting}"]`)
+    if (!node) return
+    node.scrollIntoView({ block: 'center' })
+    node.querySelector<HTMLElement>('input, select, button, [role=slider]')?.focus()
+    editor.show({ shownSetting: undefined })
+  }, [editor, setting, pane])
+  return panel
+}
+
 /** How the site looks beside its colours: shapes, type, element styles; seen on every kind of element while it is set. */
 export function LooksView() {
   const editor = useEditor()
   const themes = useEditorState((state) => state.docs.frame.themes)
-  const [pane, setPane] = useState<Pane>('shapes')
+  const pane = useEditorState((state) => state.looksPane)
+  const setPane = (looksPane: LooksPane) => editor.show({ looksPane })
+  const panel = useShownSetting(pane)
   const [theme, setTheme] = useState<string>(themes.order[0]!)
   const siteId = useEditorState((state) => state.siteId)
   const trying = useLivery()
@@ -70,7 +85,7 @@ export function LooksView() {
       )
     }
   }
-  const panel = {
+  const handlers = {
     onDrag: (settings: Partial<Settings>) => preview(settingsEdit(frameNow(), settings)),
     onChoose: keep,
   }
@@ -80,9 +95,9 @@ export function LooksView() {
         <div className="border-b border-edge px-4 py-2.5">
           <Segments label="Looks" value={pane} options={PANES} onChange={setPane} />
         </div>
-        <div className="min-h-0 flex-1 overflow-y-auto px-4 py-3">
-          {pane === 'shapes' && <ShapesPanel {...panel} />}
-          {pane === 'type' && <TypePanel {...panel} />}
+        <div ref={panel} className="min-h-0 flex-1 overflow-y-auto px-4 py-3">
+          {pane === 'shapes' && <ShapesPanel {...handlers} />}
+          {pane === 'type' && <TypePanel {...handlers} />}
           {pane === 'styles' && <StylesPanel />}
           {pane === 'liveries' && <LiveriesPanel trying={trying} />}
         </div>

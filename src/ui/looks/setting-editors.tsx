@@ -110,7 +110,7 @@ export function SettingEditor({ id, onDrag, onChoose }: SettingEditorOf) {
   )
   const { label } = settings[id]
   return (
-    <div role="group" aria-label={label} className="grid gap-1">
+    <div role="group" aria-label={label} data-setting={id} className="grid scroll-my-8 gap-1">
       <span aria-hidden className="text-xs text-soft">
         {label}
       </span>

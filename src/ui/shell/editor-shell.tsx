@@ -3,6 +3,7 @@
 import { useCallback, useState, type ReactNode } from 'react'
 import { useEditor, useEditorState, type Clash } from '../editor'
 import { Button, Dialog } from '../kit'
+import { FindDialog } from '../find'
 import { SurveyHost } from '../survey'
 import { lostWords } from '../words'
 import { shortcuts, useShortcuts } from './keys'
@@ -13,13 +14,16 @@ export function EditorShell({ children }: { readonly children: ReactNode }) {
   const editor = useEditor()
   const [help, setHelp] = useState(false)
   const openHelp = useCallback(() => setHelp(true), [])
-  useShortcuts(editor, openHelp)
+  const [finding, setFinding] = useState(false)
+  const openFind = useCallback(() => setFinding(true), [])
+  useShortcuts(editor, openHelp, openFind)
   return (
     <div className="flex h-dvh min-w-[1024px] flex-col">
-      <TopBar onHelp={openHelp} />
+      <TopBar onHelp={openHelp} onFind={openFind} />
       <ChangedElsewhere />
       <main className="min-h-0 flex-1">{children}</main>
       <SurveyHost />
+      <FindDialog open={finding} onOpenChange={setFinding} />
       <Dialog open={help} onOpenChange={setHelp} title="Keys">
         <dl className="grid grid-cols-[9rem_1fr] gap-y-2">
           {shortcuts.map(([keys, does]) => (

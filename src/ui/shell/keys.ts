@@ -7,6 +7,7 @@ import { problemWords } from '../words'
 
 /** Every shortcut, as the help lists it. */
 export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
+  ['F', 'find where something is set, by any name'],
   ['1 … 9', 'edit that slot of the palette'],
   [', and .', 'page before, page after'],
   ['arrows', 'on the page: walk what is on it, section by section with ← →'],
@@ -69,7 +70,7 @@ async function turnPage(editor: Editor, by: number): Promise<void> {
 }
 
 /** The shortcuts, while no text is being typed. */
-export function useShortcuts(editor: Editor, onHelp: () => void): void {
+export function useShortcuts(editor: Editor, onHelp: () => void, onFind: () => void): void {
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       const { store } = editor
@@ -95,11 +96,12 @@ export function useShortcuts(editor: Editor, onHelp: () => void): void {
         editor.show({ width: WIDTHS[(at + 1) % WIDTHS.length]! })
       } else if (event.key.toLowerCase() === 't') editor.show({ chipNames: !state.chipNames })
       else if (event.key === '?') onHelp()
+      else if (event.key.toLowerCase() === 'f') onFind()
       else if (event.key === 'Escape') closeInnermost(editor)
       else return
       event.preventDefault()
     }
     window.addEventListener('keydown', onKeyDown)
     return () => window.removeEventListener('keydown', onKeyDown)
-  }, [editor, onHelp])
+  }, [editor, onHelp, onFind])
 }

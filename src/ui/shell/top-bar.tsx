@@ -6,6 +6,7 @@ import {
   Monitor,
   Moon,
   Redo2,
+  Search,
   Smartphone,
   Sun,
   Tablet,
@@ -43,7 +44,12 @@ const DEVICES: ReadonlyArray<readonly [DeviceWidth, string, typeof Monitor]> = [
   ['phone', 'Phone width', Smartphone],
 ]
 
-export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
+interface TopBarProps {
+  readonly onHelp: () => void
+  readonly onFind: () => void
+}
+
+export function TopBar({ onHelp, onFind }: TopBarProps) {
   const siteId = useEditorState((state) => state.siteId)
   const name = useEditorState((state) => state.docs.frame.name)
   const path = usePathname()
@@ -79,6 +85,9 @@ export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
       <ReadsMark base={base} />
       <Others />
       <SaveMark />
+      <IconButton label="Where is it set? (F)" onClick={onFind}>
+        <Search size={16} />
+      </IconButton>
       <IconButton label="Light or dark chrome" onClick={switchChrome}>
         <Contrast size={16} />
       </IconButton>

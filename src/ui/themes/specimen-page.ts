@@ -3,7 +3,6 @@ import {
   siteDocs,
   pageSchema,
   pageVersion,
-  type Frame,
   type Page,
   type PageId,
   type SiteDocs,
