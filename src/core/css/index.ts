@@ -1,3 +1,4 @@
+export { cssFaults, type CssFault, type CssFaultKind } from './faults'
 export { tokenize, TokenType, type CSSToken } from '@csstools/css-tokenizer'
 export { readDeclarations, type FoundDeclaration } from './declarations'
 export { textLines, type TextLines } from './lines'

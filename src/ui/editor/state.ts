@@ -124,7 +124,7 @@ export interface SheetCells {
 }
 
 /** Rows of the theme sheet: roles that the site uses, all, or what is hard to read. */
-export const looksPanes = ['shapes', 'type', 'styles', 'liveries'] as const
+export const looksPanes = ['shapes', 'type', 'styles', 'liveries', 'css'] as const
 export type LooksPane = (typeof looksPanes)[number]
 
 export type SheetRows = 'used' | 'all' | 'failing'
@@ -162,6 +162,10 @@ export interface ViewState {
   /** What of the looks of the site is shown, and the setting among them that one goes to. */
   readonly looksPane: LooksPane
   readonly shownSetting?: SettingId
+  /** Custom CSS that is typed and not kept yet, and what it began from. */
+  readonly cssDraft?: { readonly text: string; readonly from: string }
+  /** The line of the custom CSS that one goes to. */
+  readonly cssLine?: number
   readonly middle: Middle
   /** Where the page before is parted from the page after, 0…1 of its width; absent when only one is shown. */
   readonly divider?: number

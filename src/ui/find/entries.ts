@@ -195,6 +195,7 @@ const WAYS: ReadonlyArray<readonly [label: string, words: string, place: Place]>
   ['Sweep', 'replace colour everywhere find', { at: 'view', view: '/sweep' }],
   ['History', 'undo checkpoint versions', { at: 'view', view: '/history' }],
   ['Liveries', 'design template look keep save swap', { at: 'pane', pane: 'liveries' }],
+  ['Custom CSS', 'code stylesheet style rules', { at: 'pane', pane: 'css' }],
   ['Fonts of your own', 'upload font typeface file woff', { at: 'pane', pane: 'type' }],
   ['Pairs of typefaces', 'fonts pairing', { at: 'pane', pane: 'type' }],
 ]

@@ -34,6 +34,9 @@ function worth({ label, all }: Indexed, word: string): number {
   return all.some((each) => each.startsWith(word)) ? 2 : 0
 }
 
+/** Of two that are met alike, what holds for more comes first. */
+const reach = ({ group }: Entry) => (group === 'This page' ? 0 : 0.5)
+
 /** Most that are told: beyond that, one types on. */
 export const mostFound = 40
 
@@ -46,7 +49,7 @@ export function found(index: readonly Indexed[], typed: string): Entry[] {
     if (worths.includes(0)) return []
     const sum = worths.reduce((total, one) => total + one, 0)
     // Of two that are met alike, the shorter name says less that was not asked for.
-    return [{ entry: each.entry, rank: sum - each.label.length * 0.1 }]
+    return [{ entry: each.entry, rank: sum + reach(each.entry) - each.label.length * 0.1 }]
   })
   return scored
     .sort((a, b) => b.rank - a.rank)

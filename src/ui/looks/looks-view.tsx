@@ -1,6 +1,6 @@
 'use client'
 
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import { applyEdit, type Edit } from '@/core/edit'
 import { themesInOrder } from '@/core/site'
@@ -9,6 +9,7 @@ import { useEditor, useEditorState, type LooksPane } from '../editor'
 import { Segments, SelectField } from '../kit'
 import { askSurvey, SurveyReport } from '../survey'
 import { counted, editProblemWords } from '../words'
+import { CssPane } from './css-pane'
 import { LiveriesPanel } from './liveries-panel'
 import { LiveryStage } from './livery-stage'
 import { LooksStage, type TryOn } from './looks-stage'
@@ -22,11 +23,13 @@ const PANES = [
   ['type', 'Type'],
   ['styles', 'Styles'],
   ['liveries', 'Liveries'],
+  ['css', 'CSS'],
 ] as const satisfies ReadonlyArray<readonly [LooksPane, string]>
 
 /** What stands beside the panel, in words. */
 function told(pane: LooksPane, { trial }: Trying): string {
   if (pane === 'styles') return 'Every element style by its name'
+  if (pane === 'css') return 'This page, before and after what is typed'
   if (pane !== 'liveries') return 'Every kind of element, as it looks in this theme'
   return trial ? `Now, and in ${trial.entry.name}` : 'This page as it is'
 }
@@ -58,6 +61,14 @@ export function LooksView() {
   const [theme, setTheme] = useState<string>(themes.order[0]!)
   const siteId = useEditorState((state) => state.siteId)
   const trying = useLivery()
+  const [tried, setTried] = useState<string>()
+  const docs = useEditorState((state) => state.docs)
+  const withCss = useMemo(
+    () =>
+      tried === undefined ? undefined : { ...docs, frame: { ...docs.frame, customCss: tried } },
+    [docs, tried],
+  )
+  const showsPage = pane === 'liveries' || pane === 'css'
   const [width, setWidth] = useState<keyof typeof WIDTHS>('wide')
   const isThere = theme === 'all' || themes.byId[theme as never]
   const shown = isThere ? theme : themes.order[0]!
@@ -90,7 +101,9 @@ export function LooksView() {
     onChoose: keep,
   }
   return (
-    <div className="grid h-full grid-cols-[320px_minmax(0,1fr)]">
+    <div
+      className={`grid h-full ${pane === 'css' ? 'grid-cols-[520px_minmax(0,1fr)]' : 'grid-cols-[320px_minmax(0,1fr)]'}`}
+    >
       <div className="flex min-h-0 flex-col border-r border-edge bg-panel">
         <div className="border-b border-edge px-4 py-2.5">
           <Segments label="Looks" value={pane} options={PANES} onChange={setPane} />
@@ -100,11 +113,12 @@ export function LooksView() {
           {pane === 'type' && <TypePanel {...handlers} />}
           {pane === 'styles' && <StylesPanel />}
           {pane === 'liveries' && <LiveriesPanel trying={trying} />}
+          {pane === 'css' && <CssPane onTry={setTried} />}
         </div>
       </div>
       <div className="flex min-h-0 min-w-0 flex-col bg-well">
         <div className="flex items-center gap-3 border-b border-edge bg-panel px-4 py-2">
-          {pane !== 'liveries' && (
+          {!showsPage && (
             <SelectField label="Theme of the specimen" hideLabel value={shown} onChange={setTheme}>
               <option value="all">All themes</option>
               {themesInOrder(themes).map(({ id, name }) => (
@@ -128,8 +142,11 @@ export function LooksView() {
           </span>
         </div>
         <div className="min-h-0 flex-1">
-          {pane === 'liveries' ? (
-            <LiveryStage after={trying.trial?.docs} width={WIDTHS[width]} />
+          {showsPage ? (
+            <LiveryStage
+              after={pane === 'css' ? withCss : trying.trial?.docs}
+              width={WIDTHS[width]}
+            />
           ) : (
             <LooksStage
               shows={pane === 'styles' ? 'styles' : 'kinds'}

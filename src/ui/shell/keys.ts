@@ -34,11 +34,15 @@ export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
 const WIDTHS: readonly DeviceWidth[] = ['desktop', 'tablet', 'phone']
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && target.closest('input, textarea, [role=dialog]') !== null
+  return (
+    target instanceof HTMLElement &&
+    target.closest('input, textarea, [contenteditable=true], [role=dialog]') !== null
+  )
 }
 
 /** Whether undo is about text that was typed and not taken yet: that is the browser's. */
 function isInChangedText(target: EventTarget | null): boolean {
+  if (target instanceof HTMLElement && target.isContentEditable) return true
   const field = target instanceof HTMLElement && target.closest('input, textarea')
   if (!field) return false
   const { changed } = (field as HTMLElement).dataset

@@ -59,6 +59,10 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
     editor.show({ sheetCells: { roles: [decider.role], themes: [decider.theme] } })
     router.push(`/sites/${siteId}/themes`)
   }
+  const openCss = (line: number) => {
+    editor.show({ looksPane: 'css', cssLine: line })
+    router.push(`/sites/${siteId}/looks`)
+  }
   const patch = (set: Decider['set']): string | undefined => {
     if (isFeature(property) || set === undefined) return undefined
     return paintBackground(siteId, palette, set as Paint)
@@ -75,6 +79,8 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
           told={`Custom CSS${overrule.line ? `, line ${overrule.line}` : ''} has the last word`}
           what={overrule.selector ?? 'a style of its own'}
           code={overrule.computed}
+          onOpen={overrule.line ? () => openCss(overrule.line!) : undefined}
+          openLabel="Open the custom CSS at this line"
         />
       )}
       {trace.chain.map((decider, i) => {

@@ -1,0 +1,59 @@
+import { expect, test } from '@playwright/test'
+import { computedOnStage, isSaved, openPaint, openView, tern, undo } from './editor'
+
+test('custom CSS: slots are offered, faults are marked, what reaches out is refused, a draft is not lost, and the trace leads to its line', async ({
+  page,
+}) => {
+  await openView(page, '/looks')
+  await page.getByLabel('Looks', { exact: true }).getByRole('radio', { name: 'CSS' }).click()
+  const code = page.getByRole('textbox', { name: 'Custom CSS' })
+  const keep = page.getByRole('button', { name: 'Keep', exact: true })
+  await expect(code).toBeVisible()
+  await expect(keep).toBeDisabled()
+  await code.click()
+  await page.keyboard.press('Control+End')
+  await page.keyboard.type('\n.main-button { background: --slot-bra')
+  await expect(page.getByRole('option', { name: /slot Brand/ })).toBeVisible()
+  // A list that has just opened takes no key: one might have meant a new line.
+  await page.waitForTimeout(150)
+  await page.keyboard.press('Enter')
+  await expect(code).toContainText('background: var(--slot-brand)')
+
+  // What would fetch something is refused where it stands; the rest is kept waiting.
+  await page.keyboard.type('; }\n@import "x.css";')
+  await expect(page.getByRole('alert').filter({ hasText: 'instead of @import' })).toBeVisible()
+  await expect(keep).toBeDisabled()
+
+  // A draft outlives another view.
+  await page.getByRole('link', { name: 'Rhythm' }).click()
+  await page.getByRole('link', { name: 'Looks' }).click()
+  await expect(code).toContainText('@import')
+  await code.click()
+  await page.keyboard.press('Control+End')
+  await page.keyboard.press('Shift+Home')
+  await page.keyboard.type('.more { color: red } }')
+  await expect(page.getByRole('note').filter({ hasText: 'never opened' })).toBeVisible()
+  await page.keyboard.press('Backspace')
+  await page.keyboard.press('Control+s')
+  await expect(page.getByText('Custom CSS kept.')).toBeVisible()
+  await isSaved(page)
+
+  // Keys that choose things elsewhere are letters here.
+  await expect(page).toHaveURL(new RegExp(`${tern}/looks`))
+  await openPaint(page)
+  const fill = () => computedOnStage(page, '.main-button', 'background-color')
+  expect(await fill()).toBe('rgb(29, 89, 85)')
+  await page.keyboard.press('f')
+  await page.getByRole('textbox', { name: /A shape, a part/ }).fill('main button fill')
+  await page
+    .getByRole('option', { name: /^Main button: fill/ })
+    .first()
+    .click()
+  const overrule = page.locator('[data-link=counts]').first()
+  await expect(overrule).toContainText(/Custom CSS, line \d+ has the last word/)
+  await overrule.getByRole('button').click()
+  await expect(code).toBeFocused()
+  await page.goto(tern)
+  await undo(page)
+  await expect.poll(fill).toBe('rgb(214, 90, 42)')
+})

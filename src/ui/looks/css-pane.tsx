@@ -1,0 +1,125 @@
+'use client'
+
+import { useDeferredValue, useEffect, useMemo, useState, type KeyboardEvent } from 'react'
+import { toast } from 'sonner'
+import { mostCustomCss, type ColorDecision } from '@/core/site'
+import { CodeField } from '../code'
+import { ColorChooser } from '../color'
+import { useEditor, useEditorState } from '../editor'
+import { Button, Notice, Popover, Swatch } from '../kit'
+import { counted, editProblemWords } from '../words'
+import { colorsIn, faultsIn, isRefused, offersOf, textOf } from './css-text'
+
+interface CssPaneProps {
+  /** Shows the page with what is typed; with nothing, as it is stored. */
+  readonly onTry: (css: string | undefined) => void
+}
+
+/** Custom CSS: typed with its colours and faults in sight, seen on the page, kept when one says so. */
+export function CssPane({ onTry }: CssPaneProps) {
+  const editor = useEditor()
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  const stored = useEditorState((state) => state.docs.frame.customCss)
+  const draft = useEditorState((state) => state.cssDraft)
+  const line = useEditorState((state) => state.cssLine)
+  const [cursor, setCursor] = useState(0)
+  const text = draft?.text ?? stored
+  const asked = useDeferredValue(text)
+  const faults = useMemo(() => faultsIn(asked), [asked])
+  const colors = useMemo(() => colorsIn(palette, asked), [palette, asked])
+  const offers = useMemo(() => offersOf(palette), [palette])
+  const isOther = text !== stored
+  const isTooLong = text.length > mostCustomCss
+  const refused = useMemo(() => isRefused(asked), [asked])
+  useEffect(() => onTry(isOther && !refused ? asked : undefined), [onTry, isOther, refused, asked])
+  const type = (next: string) =>
+    editor.show({
+      cssDraft: next === stored ? undefined : { text: next, from: draft?.from ?? stored },
+      cssLine: undefined,
+    })
+  const keep = () => {
+    if (!isOther || isTooLong) return
+    const problem = editor.dispatch({ type: 'setCustomCss', css: text })
+    if (problem) return void toast.error(`Not kept: ${editProblemWords[problem]}.`)
+    editor.show({ cssDraft: undefined })
+    toast('Custom CSS kept. Undo brings the one before back.')
+  }
+  const here = colors.find(({ from, to }) => from <= cursor && cursor <= to)
+  const put = (decision: ColorDecision) => {
+    if (!here) return
+    type(`${text.slice(0, here.from)}${textOf(decision)}${text.slice(here.to)}`)
+  }
+  const onKeyDown = (event: KeyboardEvent) => {
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 's') {
+      event.preventDefault()
+      keep()
+    }
+  }
+  return (
+    <div className="flex h-full min-h-0 flex-col gap-2" onKeyDown={onKeyDown}>
+      <p className="text-soft">
+        It comes last and may overrule every decision; the trace names the line that does.
+      </p>
+      {draft && draft.from !== stored && (
+        <Notice look="caution">
+          It was changed elsewhere while you typed. Keeping yours puts it in the place of theirs.{' '}
+          <Button onClick={() => editor.show({ cssDraft: undefined })}>Take theirs</Button>
+        </Notice>
+      )}
+      <div className="min-h-0 flex-1 overflow-hidden rounded-md border border-edge-strong/60">
+        <CodeField
+          label="Custom CSS"
+          value={text}
+          line={line}
+          onChange={type}
+          onCursor={setCursor}
+          colorsIn={(css) => colorsIn(palette, css)}
+          faultsIn={faultsIn}
+          offers={offers}
+        />
+      </div>
+      <div className="flex min-h-8 items-center gap-2">
+        {here ? (
+          <span className="flex-1">
+            <Popover
+              label="The colour at the cursor"
+              width={320}
+              trigger={
+                <Button>
+                  <Swatch color={here.paint} className="size-4" /> Colour at the cursor …
+                </Button>
+              }
+            >
+              <ColorChooser
+                label="The colour at the cursor"
+                value={{ value: here.paint }}
+                onChoose={put}
+              />
+            </Popover>
+          </span>
+        ) : (
+          <span className="min-w-0 flex-1 truncate text-xs text-soft">
+            {counted(colors.length, 'colour')}: the cursor on one changes it
+          </span>
+        )}
+        <Button disabled={!isOther} onClick={() => editor.show({ cssDraft: undefined })}>
+          Let go
+        </Button>
+        <Button look="strong" disabled={!isOther || isTooLong || refused} onClick={keep}>
+          Keep
+        </Button>
+      </div>
+      {isTooLong && (
+        <Notice>
+          This has {text.length.toLocaleString('en-GB')} characters; 200,000 are kept.
+        </Notice>
+      )}
+      {faults.length > 0 && (
+        <Notice look={refused ? 'alert' : 'caution'}>
+          {faults[0]!.words} (line {asked.slice(0, faults[0]!.from).split('\n').length})
+          {faults.length > 1 ? ` And ${faults.length - 1} more, marked beside their lines.` : ''}
+        </Notice>
+      )}
+    </div>
+  )
+}
