@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto'
 import { copyFile, mkdtemp, readdir, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -9,21 +8,12 @@ import type { SiteDocs } from '@/core/site'
 import { closeDatabase, database } from '@/server/database/connection'
 import { select } from '@/server/database/sets'
 import { median, openBrowser, spent } from './browser'
+import { address, call, largeSite, openLarge } from './large-editor'
 import { largePage } from './large-page'
 
-const address = process.env.EASEL_ADDRESS ?? ''
 const ELEMENTS = 2000
 /** Keys of one run, and how long a hand takes between two, in milliseconds. */
 const [KEYS, BETWEEN] = [60, 40]
-
-async function call<T>(route: string, body: unknown): Promise<T> {
-  const response = await fetch(`${address}/api/${route}`, {
-    method: 'POST',
-    body: JSON.stringify(body),
-  })
-  if (!response.ok) throw new Error(`${route}: ${response.status} ${await response.text()}`)
-  return (await response.json()) as T
-}
 
 /** Script, style and layout of one keystroke, in milliseconds. */
 async function typed(page: Page): Promise<number> {
@@ -40,35 +30,11 @@ async function typed(page: Page): Promise<number> {
   return ((sum(after) - sum(before)) * 1000) / KEYS
 }
 
-/** A page of many elements in a site of its own; the address of the site. */
-async function largeSite(docs: SiteDocs): Promise<string> {
-  const [page] = Object.values(docs.pages)
-  const site = await call<{ id: string }>('sites', { name: 'Typing', from: { design: 'empty' } })
-  const sections = Object.fromEntries(
-    Object.entries(page!.body.sections).map(([id, section]) => [
-      id,
-      { ...section, theme: 'on-ground' },
-    ]),
-  )
-  const large = { ...page, order: 'Zz', body: { ...page!.body, sections } }
-  const edit = { clientId: randomUUID(), edit: { type: 'addPage', page: large } }
-  await call(`sites/${site.id}/edits`, { base: 0, edits: [edit] })
-  return `${address}/sites/${site.id}`
-}
-
 /** Opens the large page in the editor and begins to write in its first heading. */
 async function writeInEditor(browser: Browser, site: string): Promise<Page> {
-  const editor = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-  await editor.goto(site)
-  await editor.waitForTimeout(3000)
+  const editor = await openLarge(browser, site)
   const stage = editor.frameLocator('iframe[title="The page, live"]')
-  const target = stage.locator('h2.heading').first()
-  if ((await target.count()) === 0) {
-    await editor.getByRole('button', { name: /^Page: / }).click()
-    await editor.getByRole('menuitemradio', { name: 'Large' }).click()
-  }
-  await target.waitFor()
-  const box = (await target.boundingBox())!
+  const box = (await stage.locator('h2.heading').first().boundingBox())!
   await editor.mouse.dblclick(box.x + 40, box.y + 12)
   await stage.locator('[contenteditable=true]').waitFor()
   return editor
@@ -107,7 +73,7 @@ new EditorView({ mount: node }, { state: EditorState.create({ doc, plugins: [key
 /** Typing on the stage of a page of many elements beside typing into the same page, bare. */
 async function benchTyping(): Promise<void> {
   const docs = largePage(ELEMENTS)
-  const site = await largeSite(docs)
+  const site = await largeSite(docs, 'Typing')
   const bundled = buildSync({
     stdin: { contents: PACKAGE, resolveDir: process.cwd() },
     bundle: true,

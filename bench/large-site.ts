@@ -40,7 +40,7 @@ function page(n: number, order: string): Page {
           use % 2
             ? { runs: [{ text: `Heading ${use} of page ${n}` }], level: 2 }
             : { runs: [{ text: `A line of words, number ${use}, on page ${n} of the site.` }] },
-        colors: { text: { rest: paintOf(n, use) } },
+        looks: { text: { rest: paintOf(n, use) } },
       }
     })
     const theme = ternFrame.themes.order[s % ternFrame.themes.order.length]

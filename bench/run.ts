@@ -3,6 +3,7 @@ import { benchDrag } from './drag'
 import { benchExtraction } from './extract'
 import { benchGeneration } from './generate'
 import { benchGround } from './ground'
+import { benchLooks } from './looks'
 import { benchMainThread } from './main-thread'
 import { benchReading } from './reading'
 import { benchSaving } from './saving'
@@ -20,6 +21,7 @@ const measurements: Readonly<Record<string, () => void | Promise<void>>> = {
   saving: benchSaving,
   start: benchStart,
   content: benchContent,
+  looks: benchLooks,
   ground: benchGround,
   extraction: benchExtraction,
   'main-thread': benchMainThread,

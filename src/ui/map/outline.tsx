@@ -2,7 +2,7 @@
 
 import { useDraggable, useDroppable } from '@dnd-kit/core'
 import { ChevronRight, Plus, Search } from 'lucide-react'
-import { useMemo, useState, type KeyboardEvent } from 'react'
+import { memo, useMemo, useState, type KeyboardEvent } from 'react'
 import { bandsOnPage, type Band } from '../bands'
 import { useEditor, useEditorState, usePage, useShownDocsBehind, useShownPage } from '../editor'
 import { IconButton, SearchField, useRoving } from '../kit'
@@ -26,26 +26,30 @@ export function Outline() {
   }, [siteId, frame, entry])
   const rows = useMemo(() => (page ? outlineOf(frame, page) : []), [frame, page])
   const seen = useMemo(() => seenRows(rows, open, search ?? ''), [rows, open, search])
+  // The same for as long as the view is there: of all rows only those are drawn anew that change.
+  const hands = useMemo((): RowHands => {
+    const onOpen = (row: OutlineRow, opened: boolean) =>
+      setOpen((now) => {
+        const next = new Set(now)
+        if (opened) next.add(rowKey(row))
+        else next.delete(rowKey(row))
+        return next
+      })
+    const onChoose = ({ doc, section, element }: OutlineRow) =>
+      editor.show({
+        selection: element ? { doc, section, element } : { doc, section, property: 'fill' },
+      })
+    const onKey = (event: KeyboardEvent, row: OutlineRow, isOpen: boolean) => {
+      if (event.key === 'ArrowRight' && row.holds && !isOpen) onOpen(row, true)
+      else if (event.key === 'ArrowLeft' && isOpen) onOpen(row, false)
+      else return
+      event.preventDefault()
+      event.stopPropagation()
+    }
+    return { onOpen, onChoose, onKey }
+  }, [editor])
   if (!page) return null
 
-  const setOpened = (row: OutlineRow, opened: boolean) => {
-    const next = new Set(open)
-    if (opened) next.add(rowKey(row))
-    else next.delete(rowKey(row))
-    setOpen(next)
-  }
-  const choose = ({ doc, section, element }: OutlineRow) =>
-    editor.show({
-      selection: element ? { doc, section, element } : { doc, section, property: 'fill' },
-    })
-  const onKey = (event: KeyboardEvent, row: OutlineRow) => {
-    const isOpen = open.has(rowKey(row))
-    if (event.key === 'ArrowRight' && row.holds && !isOpen) setOpened(row, true)
-    else if (event.key === 'ArrowLeft' && isOpen) setOpened(row, false)
-    else return
-    event.preventDefault()
-    event.stopPropagation()
-  }
   const isChosen = (row: OutlineRow) =>
     selection?.doc === row.doc &&
     selection.section === row.section &&
@@ -80,9 +84,7 @@ export function Outline() {
             row,
             chosen: isChosen(row),
             isOpen: open.has(rowKey(row)),
-            onChoose: () => choose(row),
-            onOpen: (opened: boolean) => setOpened(row, opened),
-            onKey: (event: KeyboardEvent) => onKey(event, row),
+            hands,
           }
           const band = bands.get(`${row.doc}/${row.section}`)
           return row.element ? (
@@ -106,24 +108,26 @@ export function Outline() {
   )
 }
 
+interface RowHands {
+  readonly onChoose: (row: OutlineRow) => void
+  readonly onOpen: (row: OutlineRow, open: boolean) => void
+  readonly onKey: (event: KeyboardEvent, row: OutlineRow, isOpen: boolean) => void
+}
+
 interface RowProps {
   readonly row: OutlineRow
   readonly chosen: boolean
   readonly isOpen: boolean
-  readonly onChoose: () => void
-  readonly onOpen: (open: boolean) => void
-  readonly onKey: (event: KeyboardEvent) => void
+  readonly hands: RowHands
 }
 
 /** A section: it can be opened, and dragged to another place of its page. */
-function SectionRow({
+const SectionRow = memo(function SectionRow({
   row,
   band,
   chosen,
   isOpen,
-  onChoose,
-  onOpen,
-  onKey,
+  hands,
 }: RowProps & { readonly band?: Band }) {
   const { section, words, hidden, holds } = row
   const isShared = !usePage()?.body.order.includes(section)
@@ -145,7 +149,7 @@ function SectionRow({
           tabIndex={-1}
           aria-hidden
           data-opens={section}
-          onClick={() => onOpen(!isOpen)}
+          onClick={() => hands.onOpen(row, !isOpen)}
           style={{ color: band?.text }}
           className={`absolute top-0 right-8.5 z-20 grid h-full w-5 place-items-center ${isOpen ? '' : 'opacity-0 group-focus-within/row:opacity-100 group-hover/row:opacity-100'}`}
         >
@@ -161,16 +165,16 @@ function SectionRow({
           told={toldOf(row, band)}
           aria-expanded={holds ? isOpen : undefined}
           className="py-[3px]"
-          onClick={onChoose}
-          onKeyDown={onKey}
+          onClick={() => hands.onChoose(row)}
+          onKeyDown={(event) => hands.onKey(event, row, isOpen)}
         />
       ) : (
         <button
           type="button"
           aria-pressed={chosen}
           aria-expanded={holds ? isOpen : undefined}
-          onClick={onChoose}
-          onKeyDown={onKey}
+          onClick={() => hands.onChoose(row)}
+          onKeyDown={(event) => hands.onKey(event, row, isOpen)}
           className="flex w-full items-center justify-between gap-2 border-y border-dashed border-edge-strong bg-panel px-2.5 py-1 text-left text-soft aria-pressed:shadow-[inset_0_0_0_2px_#000]"
         >
           <span className="truncate font-semibold">{words}</span>
@@ -179,10 +183,10 @@ function SectionRow({
       )}
     </div>
   )
-}
+})
 
 /** Something in a section, by its kind and its words. */
-function ElementRow({ row, chosen, isOpen, onChoose, onOpen, onKey }: RowProps) {
+const ElementRow = memo(function ElementRow({ row, chosen, isOpen, hands }: RowProps) {
   const { doc, section, element, depth, label, words, holds } = row
   const { listeners, setNodeRef, isDragging } = useDraggable({ id: `element:${doc}/${element}` })
   const place = useDroppable({ id: `row:${doc}/${section}/${element}` })
@@ -199,9 +203,9 @@ function ElementRow({ row, chosen, isOpen, onChoose, onOpen, onKey }: RowProps) 
       aria-pressed={chosen}
       aria-expanded={holds ? isOpen : undefined}
       title={`${label}: ${words}`}
-      onClick={onChoose}
-      onDoubleClick={() => holds && onOpen(!isOpen)}
-      onKeyDown={onKey}
+      onClick={() => hands.onChoose(row)}
+      onDoubleClick={() => holds && hands.onOpen(row, !isOpen)}
+      onKeyDown={(event) => hands.onKey(event, row, isOpen)}
       style={{ paddingLeft: 6 + depth * 10 }}
       className={`flex w-full items-center gap-1 bg-raised py-[3px] pr-2 text-left text-[12px] hover:bg-hover aria-pressed:bg-strong aria-pressed:text-on-strong ${isTarget ? mark : ''} ${isDragging ? 'opacity-40' : ''}`}
     >
@@ -216,7 +220,7 @@ function ElementRow({ row, chosen, isOpen, onChoose, onOpen, onKey }: RowProps) 
       </span>
     </button>
   )
-}
+})
 
 function toldOf({ label }: OutlineRow, { blends, themeName }: Band): string {
   if (blends) return `blends, ${themeName}`

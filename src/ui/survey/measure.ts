@@ -16,18 +16,25 @@ export interface Measure {
 }
 
 /** Waits until whoever works at the interface has had their turn. */
-export type Breathe = () => Promise<void>
+export type Breathe = () => Promise<void> | void
 
 /** Milliseconds that are worked without a break: well under what a person feels. */
 const WORK = 8
 
+/** Lets whatever waits have its turn, input first, and goes on at once where nothing does. */
+function turn(): Promise<void> {
+  const { scheduler } = globalThis as { scheduler?: { yield?: () => Promise<void> } }
+  return scheduler?.yield?.() ?? new Promise((resolve) => setTimeout(resolve))
+}
+
 /** Breathes whenever work has gone on for long enough. */
 export function breather(): Breathe {
   let since = performance.now()
-  return async () => {
-    if (performance.now() - since < WORK) return
-    await new Promise((resolve) => setTimeout(resolve))
-    since = performance.now()
+  return () => {
+    if (performance.now() - since < WORK) return undefined
+    return turn().then(() => {
+      since = performance.now()
+    })
   }
 }
 
@@ -142,7 +149,8 @@ export async function measurePage(
   if (!view) return []
   const found: Measure[] = []
   for (const element of stage.querySelectorAll<HTMLElement>('[data-el]')) {
-    await breathe()
+    const pause = breathe()
+    if (pause) await pause
     const section = element.closest<HTMLElement>('[data-section]')
     if (!section) continue
     const [doc, id] = [section.getAttribute('data-doc') ?? '', element.dataset.el!]
