@@ -37,6 +37,10 @@ const shots: readonly Shot[] = [
     take: async (page) => {
       await openView(page, '/looks')
       await page.getByRole('radio', { name: 'Type' }).click()
+      await page
+        .getByRole('combobox', { name: 'Typeface of headings' })
+        .selectOption({ label: 'Unbounded' })
+      await page.getByText('three widths').waitFor({ timeout: 30_000 })
     },
   },
   {
@@ -185,16 +189,14 @@ const shots: readonly Shot[] = [
     },
   },
   {
-    name: 'begun',
+    name: 'livery',
     take: async (page) => {
-      await page.goto('/')
-      await page.getByRole('button', { name: 'Begin a site' }).click()
-      await page.getByLabel('Name of the site').fill('Spindle Cycles')
-      await page.getByLabel(/Colours of yours/).fill('#5b2a86, #f2b705')
-      await page.getByRole('radio', { name: /^Wheelhouse/ }).click()
-      await page.getByRole('button', { name: 'Begin it' }).click()
-      await page.waitForURL('**/sites/spindle-cycles*')
-      await stageFrame(page).locator('.main-button').first().waitFor()
+      await openView(page, '/looks')
+      await page.getByRole('radio', { name: 'Liveries' }).click()
+      await page.getByRole('radio', { name: 'Late Kitchen' }).click()
+      await page.getByRole('slider', { name: 'Divider between before and after' }).waitFor()
+      // Typefaces of the other livery come once the page is drawn in them.
+      await page.waitForTimeout(1500)
     },
   },
 ]
