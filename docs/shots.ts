@@ -33,17 +33,6 @@ const shots: readonly Shot[] = [
     },
   },
   {
-    name: 'looks',
-    take: async (page) => {
-      await openView(page, '/looks')
-      await page.getByRole('radio', { name: 'Type' }).click()
-      await page
-        .getByRole('combobox', { name: 'Typeface of headings' })
-        .selectOption({ label: 'Unbounded' })
-      await page.getByText('three widths').waitFor({ timeout: 30_000 })
-    },
-  },
-  {
     name: 'slot',
     take: async (page) => {
       await openPaint(page)
@@ -197,6 +186,18 @@ const shots: readonly Shot[] = [
       await page.getByRole('slider', { name: 'Divider between before and after' }).waitFor()
       // Typefaces of the other livery come once the page is drawn in them.
       await page.waitForTimeout(1500)
+    },
+  },
+  // It changes the site for those behind it: the last one.
+  {
+    name: 'looks',
+    take: async (page) => {
+      await openView(page, '/looks')
+      await page.getByRole('radio', { name: 'Type' }).click()
+      await page
+        .getByRole('combobox', { name: 'Typeface of headings' })
+        .selectOption({ label: 'Unbounded' })
+      await page.getByText('three widths').waitFor({ timeout: 30_000 })
     },
   },
 ]
