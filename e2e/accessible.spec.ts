@@ -73,6 +73,10 @@ const press =
       await page.getByRole('button', { name, exact: true }).or(role).last().click()
     }
   }
+const pane =
+  (name: string): Door =>
+  (page) =>
+    page.getByLabel('Looks', { exact: true }).getByRole('radio', { name, exact: true }).click()
 const slot = (deed: string): Door => press(/^Spark, /, deed)
 
 /** Views, and what stands in them only once something is chosen. */
@@ -83,11 +87,37 @@ const situations: ReadonlyArray<readonly [View, Door?]> = [
   ['', press('Eight others')],
   ['/sweep', (page) => page.locator('[data-entry="2e6fb7ff"]').click()],
   ['/themes', (page) => page.locator('[data-cell="on-ink/link"]').click()],
+  ['/looks', pane('Type')],
+  ['/looks', pane('Styles')],
+  [
+    '/looks',
+    async (page) => {
+      await pane('Liveries')(page)
+      await page.getByRole('radio', { name: 'Late Kitchen' }).click()
+      await page.getByRole('region', { name: /^Trying on/ }).waitFor()
+    },
+  ],
+  [
+    '/looks',
+    async (page) => {
+      await pane('CSS')(page)
+      await page.getByRole('textbox', { name: 'Custom CSS' }).waitFor()
+    },
+  ],
 ]
 
 /** Dialogs by what leads to them. */
 const dialogs: ReadonlyArray<readonly [string, View, Door]> = [
   ['Keys', '', (page) => page.keyboard.press('?')],
+  [
+    'Where is it set?',
+    '',
+    async (page) => {
+      await page.keyboard.press('f')
+      await page.getByRole('combobox', { name: /A shape, a part/ }).fill('hover')
+      await page.getByRole('option').first().waitFor()
+    },
+  ],
   ['Publish', '', press('Publish')],
   ['Add a page', '', press(/^Page: /, 'Add a page …')],
   ['The page Home', '', press(/^Page: /, 'Title and address …')],

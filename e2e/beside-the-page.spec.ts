@@ -41,6 +41,8 @@ test('the header takes a theme of its own from its chip, and goes back to blendi
     .first()
     .click()
   await expect(page.getByRole('button', { name: 'Theme of Header: blends' })).toBeVisible()
+  // What is open beside the header may lie over the bar.
+  await page.keyboard.press('Escape')
   await isSaved(page)
   await undo(page)
   await undo(page)

@@ -44,7 +44,7 @@ test('custom CSS: slots are offered, faults are marked, what reaches out is refu
   const fill = () => computedOnStage(page, '.main-button', 'background-color')
   expect(await fill()).toBe('rgb(29, 89, 85)')
   await page.keyboard.press('f')
-  await page.getByRole('textbox', { name: /A shape, a part/ }).fill('main button fill')
+  await page.getByRole('combobox', { name: /A shape, a part/ }).fill('main button fill')
   await page
     .getByRole('option', { name: /^Main button: fill/ })
     .first()

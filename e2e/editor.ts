@@ -1,4 +1,4 @@
-import { expect, type APIRequestContext, type Page } from '@playwright/test'
+import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
 
 export const tern = '/sites/tern-and-thistle'
 
@@ -91,11 +91,16 @@ export async function storedPages(
 }
 
 /** Begins long work on the demo site, and waits until it is done. */
-async function work(request: APIRequestContext, path: string, data: object): Promise<void> {
+async function work(
+  request: APIRequestContext,
+  path: string,
+  data: object,
+  ends = /^done$/,
+): Promise<void> {
   const begun = await (await request.post(`/api${tern}/${path}`, { data })).json()
   await expect
     .poll(async () => (await (await request.get(`/api${tern}/jobs/${begun.id}`)).json()).state)
-    .toBe('done')
+    .toMatch(ends)
 }
 
 /** Publishes the demo site as it is stored, and waits until that is done. */
@@ -105,3 +110,23 @@ export const publishSite = (request: APIRequestContext): Promise<void> =>
 /** Goes back to a checkpoint of the demo site. */
 export const goBackTo = (request: APIRequestContext, checkpoint: string): Promise<void> =>
   work(request, 'wide', { base: 'any', intent: { type: 'restore', checkpoint } })
+
+/** For journeys that change the demo site: the others find it as it was. */
+export function leavesTheSiteAsItWas(): void {
+  let before: string
+  test.beforeAll(async ({ request }) => {
+    const { revision: base } = await (await request.get(`/api${tern}`)).json()
+    await request.post(`/api${tern}/checkpoints`, { data: { base, name: 'Before a journey' } })
+    const [taken] = await (await request.get(`/api${tern}/checkpoints`)).json()
+    before = taken.id
+  })
+  // It is refused where nothing is other than it was.
+  test.afterAll(({ request }) =>
+    work(
+      request,
+      'wide',
+      { base: 'any', intent: { type: 'restore', checkpoint: before } },
+      /^(done|refused)$/,
+    ),
+  )
+}

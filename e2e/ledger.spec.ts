@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test'
 import {
   clickOnStage,
   computedOnStage,
-  goBackTo,
+  leavesTheSiteAsItWas,
   openPaint,
   openView,
   stageFrame,
@@ -10,16 +10,7 @@ import {
   undo,
 } from './editor'
 
-/** The state of the demo site that other journeys begin with. */
-let before: string
-
-test.beforeAll(async ({ request }) => {
-  const { revision: base } = await (await request.get(`/api${tern}`)).json()
-  await request.post(`/api${tern}/checkpoints`, { data: { base, name: 'Before the looks' } })
-  const [taken] = await (await request.get(`/api${tern}/checkpoints`)).json()
-  before = taken.id
-})
-test.afterAll(({ request }) => goBackTo(request, before))
+leavesTheSiteAsItWas()
 
 const line = (page: Page, key: string) => page.locator(`[data-property=${key}]`)
 

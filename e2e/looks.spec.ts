@@ -1,8 +1,8 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
 import {
   computedOnStage,
-  goBackTo,
   isSaved,
+  leavesTheSiteAsItWas,
   openPaint,
   openView,
   publishSite,
@@ -11,16 +11,7 @@ import {
   undo,
 } from './editor'
 
-/** The state of the demo site that other journeys begin with. */
-let before: string
-
-test.beforeAll(async ({ request }) => {
-  const { revision: base } = await (await request.get(`/api${tern}`)).json()
-  await request.post(`/api${tern}/checkpoints`, { data: { base, name: 'Before the forms' } })
-  const [taken] = await (await request.get(`/api${tern}/checkpoints`)).json()
-  before = taken.id
-})
-test.afterAll(({ request }) => goBackTo(request, before))
+leavesTheSiteAsItWas()
 
 async function edit(request: APIRequestContext, ...edits: object[]): Promise<void> {
   const { revision: base } = await (await request.get(`/api${tern}`)).json()

@@ -17,6 +17,7 @@ export {
   useUsedRoles,
 } from './derived'
 export type {
+  Brush,
   DeviceWidth,
   Editor,
   EditorState,

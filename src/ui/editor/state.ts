@@ -131,6 +131,17 @@ export type SheetRows = 'used' | 'all' | 'failing'
 
 export type DeviceWidth = keyof typeof deviceWidths
 
+/** A slot in hand, dragged by the pointer or led by keys over what it may paint. */
+export interface Brush {
+  readonly slot: SlotId
+  /** Points of lightness from the slot itself, −100…100. */
+  readonly shade: number
+  /** How many colours of the thing further than the one that lies under the pointer. */
+  readonly further: number
+  /** Whether keys lead it, rather than the pointer. */
+  readonly byKeys?: boolean
+}
+
 /** What one window shows, and nobody else: nothing of it is stored. */
 export interface ViewState {
   readonly pageId: PageId
@@ -149,6 +160,8 @@ export interface ViewState {
   readonly openSlot?: SlotId
   /** Where a slot that is dragged over the stage would land. */
   readonly dropTarget?: Selection
+  /** A slot in hand: dragged over the page, or led over it by keys. */
+  readonly brush?: Brush
   /** The cells that are chosen on the theme sheet. */
   readonly sheetCells?: SheetCells
   /** Which rows of the theme sheet are shown. */

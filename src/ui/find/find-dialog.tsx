@@ -61,6 +61,11 @@ function Find({ onGone }: { readonly onGone: () => void }) {
       <Line
         label="A shape, a part, a state, a slot, a colour"
         first
+        role="combobox"
+        aria-autocomplete="list"
+        aria-expanded={entries.length > 0}
+        aria-controls={`${id}-found`}
+        aria-activedescendant={chosen && `${id}-${entries.indexOf(chosen)}`}
         value={typed}
         placeholder="footer link"
         spellCheck={false}
@@ -82,7 +87,12 @@ function Find({ onGone }: { readonly onGone: () => void }) {
           {entryGroups.join(', ').toLowerCase()}.
         </p>
       )}
-      <ul role="listbox" aria-label="Found" className="max-h-[52vh] overflow-y-auto">
+      <ul
+        id={`${id}-found`}
+        role="listbox"
+        aria-label="Found"
+        className="max-h-[52vh] overflow-y-auto"
+      >
         {entries.map((entry, i) => (
           <Found
             key={entry.key}

@@ -1,6 +1,17 @@
 import { useId, type ComponentProps } from 'react'
 
-type Native = Pick<ComponentProps<'input'>, 'placeholder' | 'spellCheck' | 'onBlur' | 'onKeyDown'>
+type Native = Pick<
+  ComponentProps<'input'>,
+  | 'placeholder'
+  | 'spellCheck'
+  | 'onBlur'
+  | 'onKeyDown'
+  | 'role'
+  | 'aria-controls'
+  | 'aria-expanded'
+  | 'aria-activedescendant'
+  | 'aria-autocomplete'
+>
 
 interface LineProps extends Native {
   readonly label: string

@@ -1,5 +1,4 @@
 import type { DragEndEvent, DragMoveEvent } from '@dnd-kit/core'
-import { toast } from 'sonner'
 import {
   slotId,
   standingOn,
@@ -9,11 +8,10 @@ import {
   type SlotId,
 } from '@/core/site'
 import { dropElement, moveSectionBefore } from '../content'
-import { targetOf, type Editor, type Selection } from '../editor'
-import { hitTest, stageStore } from '../stage'
+import type { Editor, Selection } from '../editor'
+import { hitTest, paint, stageStore } from '../stage'
 import { exchange } from '../studies'
 import { moveSlotBefore } from '../tray'
-import { editProblemWords } from '../words'
 
 /** What is dragged: a slot by its id, or `give:N`, the colour N of what is tried. */
 const givenColor = (id: string) => /^give:(\d+)$/.exec(id)?.[1]
@@ -71,19 +69,10 @@ export function slotTarget(
     ?.selection
 }
 
-function bind(editor: Editor, slot: SlotId, target: Selection): void {
-  const on = targetOf(target)
-  const problem = editor.dispatch({
-    type: 'setLooks',
-    settings: [{ on, key: target.property!, state: 'rest', value: { slot } }],
-  })
-  if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
-  else editor.show({ selection: target })
-}
-
 /** Ends a drag: a section or an element in the outline, a colour onto a slot's row, a slot onto another pan, or a slot onto the stage. */
 export function drop(editor: Editor, event: DragEndEvent): void {
-  editor.show({ dropTarget: undefined })
+  const { brush } = editor.store.getState()
+  editor.show({ dropTarget: undefined, brush: undefined })
   const dragged = String(event.active.id)
   const over = event.over ? String(event.over.id) : ''
   const section = draggedSection(dragged)
@@ -106,5 +95,5 @@ export function drop(editor: Editor, event: DragEndEvent): void {
   const before = /^pan:(.+)$/.exec(over)?.[1]
   if (before) return moveSlotBefore(editor, slot, before === 'end' ? 'end' : slotId.parse(before))
   const target = slotTarget(editor, event)
-  if (target?.property) bind(editor, slot, target)
+  if (target?.property && brush) paint(editor, brush, target)
 }

@@ -20,6 +20,8 @@ export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
   ['Tab', 'while writing: to the words beside these'],
   ['W', 'next width: desktop, tablet, phone'],
   ['T', 'name the theme of each section on the page, or no longer'],
+  ['P', 'take the focused slot in hand; then arrows, Space, + and −, Enter: paint with it'],
+  ['wheel, Space', 'while a slot is dragged: a shade of it, another colour of the thing'],
   ['Alt ← and →', 'move the slot that is focused in the tray'],
   ['arrows, shift', 'on the theme sheet and the rhythm: walk, widen the choice'],
   ['arrows, Enter', 'on the specimen: walk its colours, go to the cell'],

@@ -2,6 +2,7 @@
 
 import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core'
 import { useEffect, useRef } from 'react'
+import type { SlotId } from '@/core/site'
 import { reachOf } from '@/core/uses'
 import { looksOfSite, useEditor, useEditorState, type Editor } from '../editor'
 import { SectionLibrary } from '../library'
@@ -22,6 +23,7 @@ import { Tray } from '../tray'
 import { WordsLayer } from '../writing'
 import { deedOfKey, SectionHandles } from '../content'
 import { drop, slotTarget } from './drags'
+import { isSlot, useBrush } from './use-brush'
 
 /** An address that names a study opens with it on trial; that is where a carried palette arrives. */
 function openStudyOfAddress(editor: Editor): void {
@@ -46,6 +48,7 @@ export function PaintView() {
       selection && `${selection.doc}/${selection.section}/${selection.element ?? ''}`,
   )
   useTrialPreview()
+  useBrush()
   // What is newly chosen is read from its title on.
   useEffect(() => {
     inspector.current?.scrollTo({ top: 0 })
@@ -58,9 +61,16 @@ export function PaintView() {
       sensors={sensors}
       collisionDetection={pointerWithin}
       autoScroll={false}
+      onDragStart={({ active }) => {
+        const { palette } = editor.store.getState().docs.frame
+        const slot = String(active.id)
+        if (isSlot(palette, slot)) {
+          editor.show({ brush: { slot: slot as SlotId, shade: 0, further: 0 } })
+        }
+      }}
       onDragMove={(event) => editor.show({ dropTarget: slotTarget(editor, event) })}
       onDragEnd={(event) => drop(editor, event)}
-      onDragCancel={() => editor.show({ dropTarget: undefined })}
+      onDragCancel={() => editor.show({ dropTarget: undefined, brush: undefined })}
     >
       <div className="grid h-full grid-cols-[196px_minmax(0,1fr)_300px] grid-rows-[minmax(0,1fr)_124px]">
         <aside className="min-h-0 border-r border-edge bg-panel">

@@ -56,7 +56,7 @@ export function TopBar({ onHelp, onFind }: TopBarProps) {
   const base = `/sites/${siteId}`
   const view = path.slice(base.length)
   return (
-    <header className="flex h-11 shrink-0 items-center gap-1 border-b border-edge bg-panel px-3">
+    <header className="flex h-11 shrink-0 items-center gap-1 border-b border-edge bg-panel px-3 max-[1100px]:gap-0.5 max-[1100px]:px-2">
       <Link
         href="/"
         className="mr-1 rounded px-1 text-[14px] font-bold whitespace-nowrap"

@@ -2,7 +2,9 @@
 
 import { useMemo } from 'react'
 import { useStore } from 'zustand'
+import { writeDecision } from '@/core/edit'
 import { useEditorState, type Selection } from '../editor'
+import { brushDecision, painting } from './brush'
 import { selectedNode } from './hit-test'
 import { boxesOfSlot, boxOf, selectionLabel, type Box } from './outlines'
 import { stageStore } from './stage-access'
@@ -22,9 +24,22 @@ export function Outlines({ scale, hover }: OutlinesProps) {
   const selection = useEditorState((state) => state.selection)
   const also = useEditorState((state) => state.also) ?? NONE
   const dropTarget = useEditorState((state) => state.dropTarget)
+  const brush = useEditorState((state) => state.brush)
   const shownSlot = useEditorState((state) => state.shownSlot)
   const stage = useStore(stageStore, (state) => state.stage)
   const drawing = useStore(stageStore, (state) => state.drawing)
+
+  const work = useMemo(
+    () =>
+      brush && dropTarget
+        ? painting(docs, brush, dropTarget, selection ? [selection, ...also] : also)
+        : undefined,
+    [docs, brush, dropTarget, selection, also],
+  )
+  const told =
+    brush && work
+      ? `${selectionLabel(docs, work.targets[0])}: ${writeDecision(docs.frame.palette, brushDecision(brush))}${work.targets.length > 1 ? `, ${work.targets.length} things` : ''} · ${brush.byKeys ? '+ −' : 'wheel'}: shade · Space: other colour`
+      : 'Nothing to paint here'
 
   const marks = useMemo(() => {
     const box = (target: Selection | undefined) => {
@@ -38,9 +53,10 @@ export function Outlines({ scale, hover }: OutlinesProps) {
       selected: box(selection),
       also: also.flatMap((each) => box(each) ?? []),
       drop: box(dropTarget),
+      along: (work?.targets.slice(1) ?? []).flatMap((each) => box(each) ?? []),
       slot: stage && shownSlot ? boxesOfSlot(stage, docs, pageId, shownSlot) : [],
     }
-  }, [stage, drawing, hover, selection, also, dropTarget, shownSlot, docs, pageId])
+  }, [stage, drawing, hover, selection, also, dropTarget, shownSlot, docs, pageId, work])
 
   const place = ({ x, y, width, height }: Box) => ({
     left: x * scale,
@@ -61,13 +77,10 @@ export function Outlines({ scale, hover }: OutlinesProps) {
       {marks.pointed && !dropTarget && (
         <Outline box={place(marks.pointed)} look="hover" label={hover?.label} />
       )}
-      {marks.drop && dropTarget && (
-        <Outline
-          box={place(marks.drop)}
-          look="selected"
-          label={`Bind ${selectionLabel(docs, dropTarget)}`}
-        />
-      )}
+      {marks.drop && dropTarget && <Outline box={place(marks.drop)} look="selected" label={told} />}
+      {marks.along.map((box, i) => (
+        <Outline key={i} box={place(box)} look="also" />
+      ))}
     </>
   )
 }

@@ -27,6 +27,7 @@ import { closeStage, noteDrawing, openStage, stageStore } from './stage-access'
 import { markPointed } from './stage-document'
 import { StageFrame } from './stage-frame'
 import { ThemeChips } from './theme-chips'
+import { ledByKeys } from './led-by-keys'
 import { stepTo, walkable } from './walk'
 import { firstWords, wordsAt } from './words-at'
 
@@ -121,7 +122,9 @@ export function Stage({ onKey, children }: StageProps) {
     if (!stage) return undefined
     const bounds = event.currentTarget.getBoundingClientRect()
     const [x, y] = [(event.clientX - bounds.left) / scale, (event.clientY - bounds.top) / scale]
-    markPointed(stage.document, stage.document.elementFromPoint(x, y))
+    // What is painted is seen at rest, which is what is painted.
+    const { brush } = editor.store.getState()
+    markPointed(stage.document, brush ? null : stage.document.elementFromPoint(x, y))
     return hitTest(stage.document, docs, x, y)
   }
   const point = (event: PointerEvent<HTMLDivElement>) => {
@@ -138,6 +141,7 @@ export function Stage({ onKey, children }: StageProps) {
     if (words) editor.show({ words })
   }
   const walk = (event: KeyboardEvent) => {
+    if (ledByKeys(editor, event)) return event.preventDefault()
     if (onKey?.(event)) return event.preventDefault()
     const { docs, pageId, selection } = editor.store.getState()
     if (event.altKey || event.ctrlKey || event.metaKey) return
@@ -203,6 +207,10 @@ export function Stage({ onKey, children }: StageProps) {
           tabIndex={0}
           aria-label="The page. Arrow keys walk what is on it: down and up to the next thing, right and left to the next section, Enter writes its words"
           onKeyDown={walk}
+          onBlur={() => {
+            const isLed = editor.store.getState().brush?.byKeys
+            if (isLed) editor.show({ brush: undefined, dropTarget: undefined })
+          }}
           data-stage-scale={scale}
           onPointerMove={point}
           onPointerLeave={leave}

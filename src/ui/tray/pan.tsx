@@ -6,6 +6,7 @@ import { isBound, type ColorDecision, type Slot } from '@/core/site'
 import { SlotEditor } from '../color'
 import { useEditor, useEditorState } from '../editor'
 import { decisionHex, distinctFan } from '../look'
+import { takeInHand } from '../stage'
 import { Panel } from '../kit'
 import { counted } from '../words'
 import { LeftBehind } from './left-behind'
@@ -96,6 +97,10 @@ export function Pan(props: PanProps) {
   const hide = () => editor.show({ shownSlot: undefined })
   const told = `${slot.name}, ${slot.value ?? 'empty'}, colours ${counted(count, 'thing')}`
   const onKeyDown = (event: KeyboardEvent<HTMLButtonElement>) => {
+    if (event.key.toLowerCase() === 'p' && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      event.preventDefault()
+      return takeInHand(editor, slot.id)
+    }
     const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
     if (!event.altKey || !by) return
     event.preventDefault()
@@ -111,7 +116,7 @@ export function Pan(props: PanProps) {
       data-slot={slot.id}
       title={size === 'large' ? undefined : told}
       aria-label={told}
-      aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight"
+      aria-keyshortcuts="P Alt+ArrowLeft Alt+ArrowRight"
       onPointerEnter={show}
       onPointerLeave={hide}
       onFocus={show}
