@@ -3,13 +3,15 @@ import { benchDrag } from './drag'
 import { benchExtraction } from './extract'
 import { benchGeneration } from './generate'
 import { benchGround } from './ground'
-import { benchLooks } from './looks'
 import { benchMainThread } from './main-thread'
 import { benchReading } from './reading'
 import { benchSaving } from './saving'
 import { benchShades } from './shades'
+import { benchSelecting } from './selecting'
 import { benchSheet } from './sheet'
 import { benchStart } from './start'
+import { benchStyle } from './style'
+import { benchSurvey } from './survey'
 
 /** Every measurement; ratios within one run, since machines differ. Names narrow them. */
 const measurements: Readonly<Record<string, () => void | Promise<void>>> = {
@@ -21,7 +23,9 @@ const measurements: Readonly<Record<string, () => void | Promise<void>>> = {
   saving: benchSaving,
   start: benchStart,
   content: benchContent,
-  looks: benchLooks,
+  selecting: benchSelecting,
+  style: benchStyle,
+  survey: benchSurvey,
   ground: benchGround,
   extraction: benchExtraction,
   'main-thread': benchMainThread,

@@ -54,6 +54,25 @@ test('a slot is dragged onto a button: it shows at once, the wheel takes a shade
   await expect.poll(() => looksOf(page, id)).not.toHaveProperty('label')
 })
 
+test('a shade is dragged from the fan of its slot', async ({ page }) => {
+  await openPaint(page)
+  const heading = '[data-section="opening"] h1'
+  const id = await idOf(page, heading)
+  const box = await boxOnStage(page, heading)
+  const shade = (await page.locator('[data-slot="spark"] [data-shade="-8"]').boundingBox())!
+  await page.mouse.move(shade.x + shade.width / 2, shade.y + shade.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(shade.x, shade.y - 60, { steps: 4 })
+  await page.mouse.move(box.x + 20, box.y + box.height / 3, { steps: 6 })
+  const told = page.locator('[data-outline=selected]').filter({ hasText: 'Heading' })
+  await expect(told).toContainText('text: Spark −8')
+  await page.mouse.up()
+  await expect
+    .poll(() => looksOf(page, id))
+    .toMatchObject({ text: { rest: { slot: 'spark', shade: { lightness: -8 } } } })
+  await undo(page)
+})
+
 test('by keys: a slot is taken in hand, led over the page and put down; several that are chosen are painted at once', async ({
   page,
 }) => {

@@ -2,6 +2,7 @@ import type { Draft } from 'immer'
 import * as z from 'zod'
 import {
   colorText,
+  heldBefore,
   mostSlots,
   mostSteps,
   typedName,
@@ -13,16 +14,9 @@ import {
 } from '../site'
 import { defineEdit } from './edit'
 
-/** How many earlier values of a slot are remembered, for leftovers. */
-const remembered = 40
-
 /** Sets a slot's value and remembers the one before. */
 export function takeValue(slot: Draft<Slot>, value: string | null): void {
-  if (slot.value === value) return
-  if (slot.value !== null) {
-    const before = slot.was.filter((old) => old !== slot.value)
-    slot.was = [...before, slot.value].slice(-remembered)
-  }
+  slot.was = heldBefore(slot, value)
   slot.value = value
 }
 

@@ -2,6 +2,7 @@ import * as z from 'zod'
 import { roleIds, roleName } from '../roles'
 import {
   colorDecision,
+  decidedIn,
   editions,
   isBound,
   mostThemes,
@@ -102,18 +103,10 @@ export function decideCells(
   const { byId } = draft.frame.themes
   const decisions = cells.map(({ decision }) => decision)
   if (missingSlot(draft, decisions)) return 'slot-gone'
-  for (const { theme: id, role, decision, dark, hand: isOwn = hand } of cells) {
-    const theme = byId[id]
+  for (const cell of cells) {
+    const theme = byId[cell.theme]
     if (!theme) return 'theme-gone'
-    if (dark) {
-      theme.dark ??= { ...theme.roles }
-      theme.dark[role] = decision
-    } else theme.roles[role] = decision
-    const before = (dark ? theme.darkHand : theme.hand) ?? []
-    if (before.includes(role) === isOwn) continue
-    theme[dark ? 'darkHand' : 'hand'] = isOwn
-      ? [...before, role]
-      : before.filter((each) => each !== role)
+    byId[cell.theme] = decidedIn(theme, { hand, ...cell })
   }
 }
 

@@ -6,8 +6,7 @@ import { roleIds } from '../roles'
 import { siteDocs, themesInOrder, type Frame } from '../site'
 import { buttonForms, type ButtonForm } from '../traits'
 import { cellsOfForm } from './button-form'
-import { edited, paletteOf } from './frames.fixture'
-import { generateThemes } from './generated'
+import { edited, frameOf } from './frames.fixture'
 import { planRegeneration } from './regeneration'
 
 const isOfButton = (role: string) => /^(button|quiet)/.test(role)
@@ -19,20 +18,6 @@ const formed = (frame: Frame, buttonForm: ButtonForm): Frame =>
     cells: cellsOfForm(frame, buttonForm),
   })
 
-/** The demo's frame with another palette, and the themes that it gives. */
-function frameOf(values: readonly string[]): Frame {
-  const palette = paletteOf(...values)
-  const themes = generateThemes({ palette, settings: ternFrame.settings })
-  return {
-    ...ternFrame,
-    palette,
-    themes: {
-      order: themes.map(({ id }) => id),
-      byId: Object.fromEntries(themes.map((theme) => [theme.id, theme])),
-    },
-  } as Frame
-}
-
 const failing = ({ palette, themes }: Frame) => failingRoles(palette, themesInOrder(themes)).length
 
 test('any palette, from any form to any other: all reads, and nothing but buttons is other than it was', () => {
@@ -43,7 +28,7 @@ test('any palette, from any form to any other: all reads, and nothing but button
       fc.constantFrom(...buttonForms),
       fc.constantFrom(...buttonForms),
       (numbers, first, second) => {
-        const made = frameOf(numbers.map((each) => `#${each.toString(16).padStart(6, '0')}`))
+        const made = frameOf(numbers)
         const one = formed(made, first)
         const two = formed(one, second)
         expect([failing(made), failing(one), failing(two)]).toEqual([0, 0, 0])

@@ -1,10 +1,9 @@
-import { canonicalJson, themesInOrder, type Frame, type Theme, type ThemeRoles } from '../site'
+import { canonicalJson, type Frame, type Theme, type ThemeRoles } from '../site'
 import { roleIds, roles as roleTable, type RoleId } from '../roles'
 import type { ButtonForm } from '../traits'
 import { themeReading } from '../resolve'
-import { afterDark } from './dark-edition'
 import { roleMaker } from './generated'
-import type { AnewCell } from './regeneration'
+import { cellsByEdition, type AnewCell } from './regeneration'
 
 /** The roles of buttons: they are what a form is made of. */
 const ofButtons = roleIds.filter((id) => /button/i.test(roleTable[id].group))
@@ -17,44 +16,28 @@ const known: Readonly<Record<ButtonForm, readonly [fill: RoleId, label: RoleId] 
   underline: undefined,
 }
 
+type Moves = ReadonlyArray<readonly [from: RoleId, to: RoleId]>
+type Maker = NonNullable<ReturnType<typeof roleMaker>>
+
 /** What goes along from one form to another: the colour that buttons are known by, and the words on it. */
-function carried(from: ButtonForm, to: ButtonForm): ReadonlyArray<readonly [RoleId, RoleId]> {
+function carried(from: ButtonForm, to: ButtonForm): Moves {
   const [before, after] = [known[from], known[to]]
   return before && after ? before.map((role, i) => [role, after[i]!] as const) : []
 }
 
-interface Forming {
-  readonly frame: Frame
-  readonly form: ButtonForm
-  readonly dark?: true
-}
-
-function cellsOf({ frame, form, dark }: Forming, theme: Theme): AnewCell[] {
-  const make = roleMaker({ palette: frame.palette, settings: { buttonForm: form } })
-  if (!make) return []
-  const moves = carried(frame.settings.buttonForm, form)
+/** What of the colours of buttons goes along, as far as all that is then made around it can be read. */
+function formed({ palette }: Frame, theme: Theme, make: Maker, moves: Moves) {
   const others = roleIds.filter((id) => id !== 'ground' && !ofButtons.includes(id))
   const stays = Object.fromEntries(others.map((id) => [id, theme.roles[id]]))
   const reads = (roles: ThemeRoles) =>
-    ofButtons.every((id) => themeReading(frame.palette, { ...theme, roles }, id)?.passes !== false)
+    ofButtons.every((id) => themeReading(palette, { ...theme, roles }, id)?.passes !== false)
   // What it was known by may be nothing that can be read in the new form, or its words on it.
-  const ways = moves.map((_, i) => moves.slice(0, moves.length - i))
-  const tried = [...ways, []].map((taken) => ({
-    taken,
-    roles: make(theme.roles.ground, {
-      ...stays,
-      ...Object.fromEntries(taken.map(([from, to]) => [to, theme.roles[from]])),
-    }),
-  }))
-  const { taken, roles: chosen } = tried.find(({ roles }) => reads(roles)) ?? tried.at(-1)!
-  const isByHand = (role: RoleId) =>
-    taken.some(([from, to]) => to === role && theme.hand.includes(from))
-  return ofButtons.flatMap((role) => {
-    const [before, decision, hand] = [theme.roles[role], chosen[role], isByHand(role)]
-    const same = canonicalJson(before) === canonicalJson(decision)
-    if (same && theme.hand.includes(role) === hand) return []
-    return [{ theme: theme.id, role, decision, hand, ...(dark ? { dark } : {}) }]
-  })
+  for (let count = moves.length; ; count -= 1) {
+    const taken = moves.slice(0, count)
+    const along = taken.map(([from, to]) => [to, theme.roles[from]])
+    const roles = make(theme.roles.ground, { ...stays, ...Object.fromEntries(along) })
+    if (count === 0 || reads(roles)) return { taken, roles }
+  }
 }
 
 /**
@@ -63,8 +46,16 @@ function cellsOf({ frame, form, dark }: Forming, theme: Theme): AnewCell[] {
  * buttons stays as it is. None without a filled slot.
  */
 export function cellsOfForm(frame: Frame, form: ButtonForm): AnewCell[] {
-  const light = themesInOrder(frame.themes).flatMap((theme) => cellsOf({ frame, form }, theme))
-  if (frame.edition === 'light') return light
-  const after = themesInOrder(afterDark(frame).themes)
-  return [...light, ...after.flatMap((theme) => cellsOf({ frame, form, dark: true }, theme))]
+  const make = roleMaker({ palette: frame.palette, settings: { buttonForm: form } })
+  if (!make) return []
+  const moves = carried(frame.settings.buttonForm, form)
+  return cellsByEdition(frame, (theme) => {
+    const { taken, roles } = formed(frame, theme, make, moves)
+    return ofButtons.flatMap((role) => {
+      const hand = taken.some(([from, to]) => to === role && theme.hand.includes(from))
+      const isSame = canonicalJson(theme.roles[role]) === canonicalJson(roles[role])
+      if (isSame && theme.hand.includes(role) === hand) return []
+      return [{ role, decision: roles[role], hand }]
+    })
+  })
 }

@@ -1,5 +1,6 @@
 import { ternFrame } from '@demo/tern/frame'
 import { applyEdit, type Edit } from '../edit'
+import { generateThemes } from './generated'
 import { siteDocs, slotSchema, type Frame, type Palette, type SiteDocs, type Theme } from '../site'
 
 export const { palette } = ternFrame
@@ -33,3 +34,15 @@ export const solid = (own: Palette) => ({
   palette: own,
   settings: { buttonForm: 'solid' as const },
 })
+
+/** The demo's frame in some colours, given as numbers, with the themes that are generated from them. */
+export function frameOf(numbers: readonly number[]): Frame {
+  const own = paletteOf(...numbers.map((each) => `#${each.toString(16).padStart(6, '0')}`))
+  const themes = generateThemes(solid(own))
+  const byId = Object.fromEntries(themes.map((each) => [each.id, each]))
+  return {
+    ...ternFrame,
+    palette: own,
+    themes: { order: themes.map(({ id }) => id), byId },
+  } as Frame
+}

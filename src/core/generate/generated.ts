@@ -23,7 +23,7 @@ import {
 } from '../theme'
 
 /** The group of slots that are there for good, doubtful and bad news: generated themes take them for nothing else. */
-export const newsGroup = 'Good, caution, bad'
+export const newsGroup = 'Status'
 
 /** The filled slots, as theme generation takes them. */
 export function paletteColors(palette: Palette): PaletteColor[] {

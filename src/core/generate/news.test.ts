@@ -5,23 +5,10 @@ import { applyEdit } from '../edit'
 import { isTone, statuses } from '../palette'
 import { decisionColor, failingRoles, slotColor } from '../resolve'
 import { siteDocs, themesInOrder, type Frame } from '../site'
-import { paletteOf } from './frames.fixture'
-import { generateThemes, newsGroup } from './generated'
+import { frameOf, paletteOf } from './frames.fixture'
+import { newsGroup } from './generated'
 import { newsOffer } from './news'
 import { planRegeneration } from './regeneration'
-
-function frameOf(numbers: readonly number[]): Frame {
-  const palette = paletteOf(...numbers.map((each) => `#${each.toString(16).padStart(6, '0')}`))
-  const themes = generateThemes({ palette, settings: ternFrame.settings })
-  return {
-    ...ternFrame,
-    palette,
-    themes: {
-      order: themes.map(({ id }) => id),
-      byId: Object.fromEntries(themes.map((theme) => [theme.id, theme])),
-    },
-  } as Frame
-}
 
 const gaps = (frame: Frame) =>
   themesInOrder(frame.themes).flatMap(({ roles }) => {

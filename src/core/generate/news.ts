@@ -1,18 +1,8 @@
 import { writeHex } from '../color'
 import { lackingTones, statuses, statusTones, type Status } from '../palette'
-import {
-  canonicalJson,
-  idFromName,
-  mostSlots,
-  slotId,
-  themesInOrder,
-  type Frame,
-  type Slot,
-  type Theme,
-} from '../site'
-import { afterDark } from './dark-edition'
+import { canonicalJson, idFromName, mostSlots, slotId, type Frame, type Slot } from '../site'
 import { newsGroup, paletteColors, roleMaker } from './generated'
-import type { AnewCell } from './regeneration'
+import { cellsByEdition, type AnewCell } from './regeneration'
 
 const NAMES: Readonly<Record<Status, string>> = {
   success: 'Good',
@@ -49,19 +39,21 @@ function offeredSlots(frame: Frame): OfferedSlot[] {
   })
 }
 
-function cellsOf(frame: Frame, theme: Theme, dark?: true): AnewCell[] {
-  const { ground, success: _s, warning: _w, danger: _d, ...others } = theme.roles
-  const given = { ...others }
-  for (const status of statuses) {
-    if (theme.hand.includes(status)) Object.assign(given, { [status]: theme.roles[status] })
-  }
-  const made = roleMaker(frame)?.(ground, given)
-  if (!made) return []
-  return statuses.flatMap((role) =>
-    canonicalJson(made[role]) === canonicalJson(theme.roles[role])
-      ? []
-      : [{ theme: theme.id, role, decision: made[role], hand: false, ...(dark ? { dark } : {}) }],
-  )
+/** What every theme takes for news, in each edition, but for what a person decided. */
+function newsCells(frame: Frame): AnewCell[] {
+  const make = roleMaker(frame)
+  if (!make) return []
+  return cellsByEdition(frame, ({ roles: { ground, ...roles }, hand }) => {
+    const given = Object.entries(roles).filter(
+      ([role]) => !statuses.includes(role as Status) || hand.includes(role as Status),
+    )
+    const made = make(ground, Object.fromEntries(given))
+    return statuses.flatMap((role) =>
+      canonicalJson(made[role]) === canonicalJson(roles[role])
+        ? []
+        : [{ role, decision: made[role], hand: false }],
+    )
+  })
 }
 
 /**
@@ -83,8 +75,5 @@ export function newsOffer(frame: Frame): NewsOffer | undefined {
       slots: { ...palette.slots, ...Object.fromEntries(slots) },
     },
   }
-  const light = themesInOrder(next.themes).flatMap((theme) => cellsOf(next, theme))
-  if (frame.edition === 'light') return { add, cells: light }
-  const after = themesInOrder(afterDark(next).themes)
-  return { add, cells: [...light, ...after.flatMap((theme) => cellsOf(next, theme, true))] }
+  return { add, cells: newsCells(next) }
 }

@@ -122,6 +122,19 @@ export interface AnewCell {
   readonly dark?: true
 }
 
+/** Cells of every edition that a site has, theme by theme, each theme as it is in that edition. */
+export function cellsByEdition(
+  frame: Frame,
+  cellsOf: (theme: Theme) => ReadonlyArray<Omit<AnewCell, 'theme' | 'dark'>>,
+): AnewCell[] {
+  const of = (themes: Theme[]): AnewCell[] =>
+    themes.flatMap((theme) => cellsOf(theme).map((cell) => ({ theme: theme.id, ...cell })))
+  const light = of(themesInOrder(frame.themes))
+  if (frame.edition === 'light') return light
+  const dark = of(themesInOrder(afterDark(frame).themes))
+  return [...light, ...dark.map((cell) => ({ ...cell, dark: true as const }))]
+}
+
 /** The cells that generating every edition of a site anew would decide otherwise, around what a person decided. */
 export function cellsAnew(frame: Frame): AnewCell[] {
   const light = changesOf(themesInOrder(frame.themes), lightEdition(frame), () => roleIds)

@@ -2,7 +2,9 @@ import { slotColor, decisionColor } from '../resolve'
 import { cellsOfForm, darkEdition } from '../generate'
 import { toOklab, writeHex } from '../color'
 import {
+  decidedIn,
   freeThemeName,
+  heldBefore,
   idFromName,
   isBound,
   mostThemes,
@@ -42,11 +44,11 @@ function settingsWith(own: Settings, taken: Settings, parts: ReadonlySet<LiveryP
 }
 
 /** A slot with what another one holds; what it held before is remembered. */
-function holding(slot: Slot | undefined, id: SlotId, taken: Slot): Slot {
-  const { was = [], value = null } = slot ?? {}
-  const before = value === null || value === taken.value ? was : [...was, value].slice(-40)
-  return { ...taken, id, was: before }
-}
+const holding = (slot: Slot | undefined, id: SlotId, taken: Slot): Slot => ({
+  ...taken,
+  id,
+  was: slot ? heldBefore(slot, taken.value) : [],
+})
 
 function paletteWith(palette: Frame['palette'], livery: Livery, { becomes, shares }: SlotFit) {
   const changed = [...becomes].map(
@@ -161,11 +163,9 @@ function inForm(frame: Frame, before: Settings['buttonForm']): Frame {
   if (buttonForm === before) return frame
   const asMade = { ...frame, settings: { ...frame.settings, buttonForm: before } }
   const byId = { ...frame.themes.byId }
-  for (const { theme: id, role, decision, dark } of cellsOfForm(asMade, buttonForm)) {
-    const theme = byId[id]!
-    byId[id] = dark
-      ? { ...theme, dark: { ...(theme.dark ?? theme.roles), [role]: decision } }
-      : { ...theme, roles: { ...theme.roles, [role]: decision } }
+  for (const cell of cellsOfForm(asMade, buttonForm)) {
+    const { theme: id } = cell
+    byId[id] = decidedIn(byId[id]!, cell)
   }
   return { ...frame, themes: { ...frame.themes, byId } }
 }

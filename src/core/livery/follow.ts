@@ -1,4 +1,4 @@
-import { isBound, type ColorDecision, type Looks, type LookValue } from '../site'
+import { isBound, picturesIn, type ColorDecision, type Looks, type LookValue } from '../site'
 
 /** What takes the place of a colour decision. */
 export type Follow = (decision: ColorDecision) => ColorDecision
@@ -24,16 +24,6 @@ export const followed = (looks: Looks, follow: Follow): Looks =>
     'slot' in each && isBound(each as ColorDecision) ? follow(each as ColorDecision) : undefined,
   ) as Looks
 
-/** The pictures that looks show, by id. */
-export function picturesInLooks(looks: readonly Looks[]): string[] {
-  const found = new Set<string>()
-  walked(looks, (each) => {
-    if (isPicture(each)) found.add(each.picture)
-    return undefined
-  })
-  return [...found]
-}
-
 /**
  * Looks whose pictures are called as they are elsewhere; the decisions that show one which is not
  * there are left out, and how many is told.
@@ -44,8 +34,7 @@ export function withPictures(
 ): { readonly looks: Looks; readonly lost: number } {
   let lost = 0
   const kept = (value: LookValue): LookValue[] => {
-    const shown = picturesInLooks([{ fill: { rest: value } }])
-    if (shown.some((id) => elsewhere(id) === undefined)) {
+    if (picturesIn(value).ids.some((id) => elsewhere(id) === undefined)) {
       lost += 1
       return []
     }

@@ -1,6 +1,5 @@
 import * as z from 'zod'
-import { fileHash, frameSchema, readRecord, type Pictures, type Frame } from '../site'
-import { picturesInLooks } from './follow'
+import { fileHash, frameSchema, picturesIn, readRecord, type Pictures, type Frame } from '../site'
 
 /**
  * How a site looks, without what it says: its palette, its themes, its element styles, and what is
@@ -28,8 +27,9 @@ export const partLabels: Readonly<Record<LiveryPart, string>> = {
 }
 
 /** The pictures that the element styles of a site show, by id. */
-export const picturesOfStyles = ({ styles }: Pick<Frame, 'styles'>): string[] =>
-  picturesInLooks(Object.values(styles).map(({ looks }) => looks))
+export const picturesOfStyles = ({ styles }: Pick<Frame, 'styles'>): string[] => [
+  ...picturesIn(styles).ids,
+]
 
 /** The livery of a site. What no longer matters, such as what slots held before, is left out. */
 export function liveryOf(frame: Frame, pictures: Pictures): Livery {

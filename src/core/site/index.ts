@@ -35,6 +35,7 @@ export { states, type State } from '../traits'
 export { elementSchema, mostChildren, type SiteElement } from './element'
 export {
   mostExtensions,
+  heldBefore,
   mostSlots,
   mostSteps,
   paletteSchema,
@@ -53,6 +54,7 @@ export {
   editions,
   mostThemes,
   themeSchema,
+  decidedIn,
   freeThemeName,
   themesInOrder,
   type Edition,

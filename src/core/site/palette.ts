@@ -20,12 +20,15 @@ export const mostExtensions = 4000
 /** Most steps of one slot that have a colour of their own. */
 export const mostSteps = 24
 
+/** How many earlier values of a slot are remembered, for leftovers. */
+const remembered = 40
+
 /** A named place for one colour. `value` is null while the slot is empty; `was` keeps what it held before, newest last. */
 export const slotSchema = z.strictObject({
   id: slotId,
   name: nameText,
   value: colorText.nullable(),
-  was: z.array(colorText).max(40),
+  was: z.array(colorText).max(remembered),
   /** What the slot is for, in the person's words. */
   note: plainText(200).optional(),
   /** Slots of one group stand together in the tray. */
@@ -43,6 +46,15 @@ export const slotSchema = z.strictObject({
     .refine((value) => JSON.stringify(value).length <= mostExtensions, 'is too long')
     .optional(),
 })
+
+/** What a slot is known to have held once it takes another value: each value once, newest last. */
+export function heldBefore(
+  { value, was }: Pick<Slot, 'value' | 'was'>,
+  next: string | null,
+): string[] {
+  if (value === null || value === next) return was
+  return [...was.filter((old) => old !== value), value].slice(-remembered)
+}
 
 export const mostSlots = 64
 

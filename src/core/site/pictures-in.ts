@@ -1,6 +1,3 @@
-import type { Frame } from './frame'
-import type { Page } from './page'
-
 /** The pictures that a record shows: by id, and by file name where CSS or a snippet names them. */
 export interface PicturesIn {
   readonly ids: readonly string[]
@@ -11,7 +8,8 @@ export interface PicturesIn {
 const REFERS = new Set(['asset', 'picture'])
 const ADDRESS = /\bassets\/([A-Za-z0-9][\w.-]*)/g
 
-export function picturesIn(record: Frame | Page): PicturesIn {
+/** The pictures that a record, or a part of one, shows. */
+export function picturesIn(record: unknown): PicturesIn {
   const ids = new Set<string>()
   const fileNames = new Set<string>()
   const visit = (value: unknown, member: string): void => {

@@ -1,7 +1,7 @@
 import * as z from 'zod'
-import { roleIds } from '../roles'
+import { roleIds, type RoleId } from '../roles'
 import { themeId } from './ids'
-import { colorDecision } from './paint'
+import { colorDecision, type ColorDecision } from './paint'
 import { nameText } from './text'
 
 const rolesSchema = z.record(z.enum(roleIds), colorDecision)
@@ -37,6 +37,24 @@ export const themesSchema = z.strictObject({
 
 export type Theme = z.infer<typeof themeSchema>
 export type Themes = z.infer<typeof themesSchema>
+
+/** What is decided for a role in one edition of a theme, and whether a person does. */
+export interface Deciding {
+  readonly role: RoleId
+  readonly decision: ColorDecision
+  readonly dark?: boolean
+  readonly hand?: boolean
+}
+
+/** A theme with one role decided; a theme without a dark edition has one from its first dark cell on. */
+export function decidedIn(theme: Theme, { role, decision, dark, hand = false }: Deciding): Theme {
+  const before = (dark ? theme.darkHand : theme.hand) ?? []
+  const roles = { ...((dark && theme.dark) || theme.roles), [role]: decision }
+  const next = dark ? { ...theme, dark: roles } : { ...theme, roles }
+  if (before.includes(role) === hand) return next
+  const by = hand ? [...before, role] : before.filter((each) => each !== role)
+  return { ...next, [dark ? 'darkHand' : 'hand']: by }
+}
 
 /** A theme's name that no other has, letter case aside: the wanted one, or with a number behind it. */
 export function freeThemeName(wanted: string, taken: readonly Theme[]): string {

@@ -1,6 +1,6 @@
 import { TEXT, type Want } from './chooser'
 import { footingsOf, inkDistance, reads, type Footing, type Ink } from './inks'
-import { CHANGED, extreme, off, shading, those, type Lab, type Setting } from './setting'
+import { CHANGED, extreme, off, shading, those, type Setting } from './setting'
 
 /** What it costs a fill under the pointer to be of another slot than at rest, or of another hue. */
 function strange(ink: Ink, rest: Ink): number {
@@ -80,8 +80,11 @@ function solidButton(setting: Setting, edge: Ink): MainInks {
 /** How much of a button's colour a pale fill of it has. Common practice, no source. */
 const TINT = 0.14
 
+/** What it costs a pale fill to be of another slot than the colour that it is pale of. */
+const OTHER_SLOT = 0.06
+
 /** A pale fill between the ground and a colour, told from the ground, and bearing what is given. */
-function softFill({ chooser, base, lab }: Setting, color: Lab, label: Ink | undefined): Ink {
+function softFill({ chooser, base, lab }: Setting, color: Ink, label: Ink | undefined): Ink {
   const between = (from: number, to: number) => from + (to - from) * TINT
   const aim = {
     l: between(lab.l, color.l),
@@ -94,7 +97,7 @@ function softFill({ chooser, base, lab }: Setting, color: Lab, label: Ink | unde
     opaque: true,
     bears: those([label]),
     fits: (ink) => inkDistance(ink, lab) >= CHANGED,
-    cost: (ink) => shading(ink) * 0.05 + inkDistance(ink, aim),
+    cost: (ink) => (ink.from === color.from ? 0 : OTHER_SLOT) + inkDistance(ink, aim),
   }
   return chooser.find(wanted) ?? chooser.choose({ ...wanted, fits: () => true })
 }

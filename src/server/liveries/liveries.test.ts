@@ -89,6 +89,16 @@ test('one stored by an earlier version is read in today’s shape', async () => 
   })
 })
 
+test('one that cannot be read is listed, takes no other with it, and is refused when it is taken', async () => {
+  const id = await kept('Broken')
+  await models().Livery.update({ record: { schema: 999 } }, { where: { id } })
+  const all = await entries()
+  expect(all.find((entry) => entry.id === id)).toMatchObject({ name: 'Broken' })
+  expect(all.length).toBeGreaterThan(8)
+  await expect(liveryFrom(localOwner, siteId, 'kept', id)).rejects.toThrow()
+  await changeLivery(localOwner, siteId, id, { deed: 'remove' })
+})
+
 test('nobody else sees, takes or changes them', async () => {
   const [id, livery] = [await kept('Private'), await ours()]
   for (const answer of [

@@ -4,7 +4,7 @@ import { designs, designSite } from '@/core/designs/ready'
 import { liveryOf, picturesOfStyles, readLivery, type Livery } from '@/core/livery'
 import { done, refused, type LiveryEntry, type LiverySource, type Result } from '@/core/payloads'
 import { slotColor } from '@/core/resolve'
-import { isBound, themesInOrder, type SlotId } from '@/core/site'
+import { isBound, isUnreadable, themesInOrder, type SlotId } from '@/core/site'
 import { siteFor, type Actor } from '../access'
 import { models } from '../database/models'
 import { loadFrame } from '../records'
@@ -30,6 +30,16 @@ const shown = (livery: Livery) => ({
   colors: colorsOf(livery),
   faces: [livery.settings.headingFace, livery.settings.bodyFace] as const,
 })
+
+/** The same of one that was stored; one that cannot be read takes no other with it, and says so when it is taken. */
+function shownIfRead(record: unknown): Partial<ReturnType<typeof shown>> {
+  try {
+    return shown(readLivery(record))
+  } catch (error) {
+    if (!isUnreadable(error)) throw error
+    return {}
+  }
+}
 
 const made = new Map<string, Livery>()
 
@@ -64,7 +74,7 @@ export async function listLiveries(actor: Actor, siteId: string): Promise<Result
     id,
     name,
     told: createdAt.toISOString(),
-    ...shown(readLivery(record)),
+    ...shownIfRead(record),
   }))
   const others = await sitesToCarryTo(actor, siteId)
   const sites = others.ok ? others.value.map((site) => ({ from: 'site' as const, ...site })) : []

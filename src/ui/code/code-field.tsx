@@ -5,7 +5,7 @@ import { css } from '@codemirror/lang-css'
 import { HighlightStyle, syntaxHighlighting } from '@codemirror/language'
 import { linter, lintGutter, type Diagnostic } from '@codemirror/lint'
 import { EditorState, StateEffect, StateField, type Range } from '@codemirror/state'
-import { Decoration, EditorView, keymap, WidgetType, type DecorationSet } from '@codemirror/view'
+import { Decoration, EditorView, WidgetType, type DecorationSet } from '@codemirror/view'
 import { tags } from '@lezer/highlight'
 import { basicSetup } from 'codemirror'
 import { useEffect, useRef } from 'react'
@@ -162,7 +162,7 @@ function completing(offers: () => readonly Offer[]) {
   }
 }
 
-/** Longest that a text is looked through for colours at every key; beyond it, once it rests. */
+/** How long a text rests before it is looked through, in milliseconds. */
 const REST = 150
 
 /** Text in code: highlighted, its faults marked, its colours shown, what fits offered while one types. */
@@ -195,8 +195,6 @@ export function CodeField(props: CodeFieldProps) {
           lintGutter(),
           linter(lint, { delay: REST }),
           autocompletion({ override: [completing(() => latest.current.offers)] }),
-          // The tab key goes on to what comes next; code is indented by blanks.
-          keymap.of([]),
           EditorView.lineWrapping,
           EditorView.contentAttributes.of({ 'aria-label': latest.current.label }),
           EditorView.updateListener.of((update) => {

@@ -3,12 +3,12 @@
 import { useDeferredValue, useEffect, useMemo, useState, type KeyboardEvent } from 'react'
 import { toast } from 'sonner'
 import { mostCustomCss, type ColorDecision } from '@/core/site'
-import { CodeField } from '../code'
+import { CodeField, type ColorInText } from '../code'
 import { ColorChooser } from '../color'
 import { useEditor, useEditorState } from '../editor'
 import { Button, Notice, Popover, Swatch } from '../kit'
 import { counted, editProblemWords } from '../words'
-import { colorsIn, faultsIn, isRefused, offersOf, textOf } from './css-text'
+import { colorsIn, faultsIn, offersOf, textOf, type CssFaultInText } from './css-text'
 
 interface CssPaneProps {
   /** Shows the page with what is typed; with nothing, as it is stored. */
@@ -30,7 +30,7 @@ export function CssPane({ onTry }: CssPaneProps) {
   const offers = useMemo(() => offersOf(palette), [palette])
   const isOther = text !== stored
   const isTooLong = text.length > mostCustomCss
-  const refused = useMemo(() => isRefused(asked), [asked])
+  const refused = faults.some(({ isRefused }) => isRefused)
   useEffect(() => onTry(isOther && !refused ? asked : undefined), [onTry, isOther, refused, asked])
   const type = (next: string) =>
     editor.show({
@@ -45,10 +45,8 @@ export function CssPane({ onTry }: CssPaneProps) {
     toast('Custom CSS kept. Undo brings the one before back.')
   }
   const here = colors.find(({ from, to }) => from <= cursor && cursor <= to)
-  const put = (decision: ColorDecision) => {
-    if (!here) return
-    type(`${text.slice(0, here.from)}${textOf(decision)}${text.slice(here.to)}`)
-  }
+  const put = ({ from, to }: ColorInText, decision: ColorDecision) =>
+    type(`${text.slice(0, from)}${textOf(decision)}${text.slice(to)}`)
   const onKeyDown = (event: KeyboardEvent) => {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 's') {
       event.preventDefault()
@@ -79,29 +77,11 @@ export function CssPane({ onTry }: CssPaneProps) {
         />
       </div>
       <div className="flex min-h-8 items-center gap-2">
-        {here ? (
-          <span className="flex-1">
-            <Popover
-              label="The colour at the cursor"
-              width={320}
-              trigger={
-                <Button>
-                  <Swatch color={here.paint} className="size-4" /> Colour at the cursor …
-                </Button>
-              }
-            >
-              <ColorChooser
-                label="The colour at the cursor"
-                value={{ value: here.paint }}
-                onChoose={put}
-              />
-            </Popover>
-          </span>
-        ) : (
-          <span className="min-w-0 flex-1 truncate text-xs text-soft">
-            {counted(colors.length, 'colour')}: the cursor on one changes it
-          </span>
-        )}
+        <AtCursor
+          here={here}
+          count={colors.length}
+          onChoose={(decision) => here && put(here, decision)}
+        />
         <Button disabled={!isOther} onClick={() => editor.show({ cssDraft: undefined })}>
           Let go
         </Button>
@@ -109,17 +89,70 @@ export function CssPane({ onTry }: CssPaneProps) {
           Keep
         </Button>
       </div>
+      <Faults css={asked} faults={faults} isTooLong={isTooLong} />
+    </div>
+  )
+}
+
+interface AtCursorProps {
+  readonly here: ColorInText | undefined
+  readonly count: number
+  readonly onChoose: (decision: ColorDecision) => void
+}
+
+/** The colour at the cursor, to be changed; or how many there are. */
+function AtCursor({ here, count, onChoose }: AtCursorProps) {
+  if (!here) {
+    return (
+      <span className="min-w-0 flex-1 truncate text-xs text-soft">
+        {counted(count, 'colour')}: the cursor on one changes it
+      </span>
+    )
+  }
+  return (
+    <span className="flex-1">
+      <Popover
+        label="The colour at the cursor"
+        width={320}
+        trigger={
+          <Button>
+            <Swatch color={here.paint} className="size-4" /> Colour at the cursor …
+          </Button>
+        }
+      >
+        <ColorChooser
+          label="The colour at the cursor"
+          value={{ value: here.paint }}
+          onChoose={onChoose}
+        />
+      </Popover>
+    </span>
+  )
+}
+
+interface FaultsProps {
+  readonly css: string
+  readonly faults: readonly CssFaultInText[]
+  readonly isTooLong: boolean
+}
+
+/** What is wrong: the gravest, or the first, in words; all of them are marked in the text. */
+function Faults({ css, faults, isTooLong }: FaultsProps) {
+  const first = faults.find(({ isRefused }) => isRefused) ?? faults[0]
+  return (
+    <>
       {isTooLong && (
         <Notice>
-          This has {text.length.toLocaleString('en-GB')} characters; 200,000 are kept.
+          This has {css.length.toLocaleString('en-GB')} characters;{' '}
+          {mostCustomCss.toLocaleString('en-GB')} are kept.
         </Notice>
       )}
-      {faults.length > 0 && (
-        <Notice look={refused ? 'alert' : 'caution'}>
-          {faults[0]!.words} (line {asked.slice(0, faults[0]!.from).split('\n').length})
+      {first && (
+        <Notice look={first.isRefused ? 'alert' : 'caution'}>
+          {first.words} (line {css.slice(0, first.from).split('\n').length})
           {faults.length > 1 ? ` And ${faults.length - 1} more, marked beside their lines.` : ''}
         </Notice>
       )}
-    </div>
+    </>
   )
 }

@@ -23,14 +23,20 @@ const WORDS: Readonly<Record<CssFaultKind, string>> = {
   'too-deep': 'Blocks and brackets stand more than a hundred deep.',
 }
 
-export const faultsIn = (css: string): FaultInText[] =>
-  cssFaults(css).map(({ start, end, what }) => ({ from: start, to: end, words: WORDS[what] }))
+/** Faults for which custom CSS is refused, rather than only not doing what was meant. */
+const REFUSED: readonly CssFaultKind[] = ['import', 'reaches-out', 'too-deep']
 
-/** Whether custom CSS with these faults would be refused, rather than only not do what was meant. */
-export const isRefused = (css: string): boolean =>
-  cssFaults(css).some(
-    ({ what }) => what === 'import' || what === 'reaches-out' || what === 'too-deep',
-  )
+export interface CssFaultInText extends FaultInText {
+  readonly isRefused: boolean
+}
+
+export const faultsIn = (css: string): CssFaultInText[] =>
+  cssFaults(css).map(({ start, end, what }) => ({
+    from: start,
+    to: end,
+    words: WORDS[what],
+    isRefused: REFUSED.includes(what),
+  }))
 
 function paintOf(palette: Palette, { slot, text, css }: FoundInCss): string | undefined {
   if (slot) {

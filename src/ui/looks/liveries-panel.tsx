@@ -7,7 +7,7 @@ import { liveryOf } from '@/core/livery'
 import type { LiveryEntry, LiverySource } from '@/core/payloads'
 import { stackOf } from '@/core/render'
 import { useEditor } from '../editor'
-import { Button, Choice, Choices, IconButton, Line, Menu, MenuItem, Notice } from '../kit'
+import { Button, Choice, Choices, Dialog, IconButton, Line, Menu, MenuItem, Notice } from '../kit'
 import { problemWords, when } from '../words'
 import { LiveryTrial } from './livery-trial'
 import { keyOf, type Trying } from './use-livery'
@@ -73,8 +73,38 @@ function Keep({ onKept }: { readonly onKept: () => void }) {
   )
 }
 
-function Deeds({ entry, onDone }: { readonly entry: LiveryEntry; readonly onDone: () => void }) {
+interface OfEntry {
+  readonly entry: LiveryEntry
+  readonly onDone: () => void
+}
+
+/** Gives a livery that is kept another name; what is wrong with it is told beneath, and what was typed stays. */
+function Rename({ entry, onDone, onLeave }: OfEntry & { readonly onLeave: () => void }) {
   const { client } = useEditor()
+  const [name, setName] = useState(entry.name)
+  const [wrong, setWrong] = useState<string>()
+  const rename = async (event: FormEvent) => {
+    event.preventDefault()
+    const result = await client.changeLivery(entry.id, { deed: 'rename', name: name.trim() })
+    if (!result.ok) return setWrong(problemWords(result.problem))
+    onLeave()
+    onDone()
+  }
+  return (
+    <Dialog open onOpenChange={onLeave} title={`Rename ${entry.name}`}>
+      <form onSubmit={(event) => void rename(event)} className="grid gap-3">
+        <Line label="Name of the livery" first value={name} wrong={wrong} onChange={setName} />
+        <Button look="strong" type="submit" disabled={!name.trim()} className="justify-self-start">
+          Rename
+        </Button>
+      </form>
+    </Dialog>
+  )
+}
+
+function Deeds({ entry, onDone }: OfEntry) {
+  const { client } = useEditor()
+  const [renaming, setRenaming] = useState(false)
   const remove = async () => {
     const result = await client.changeLivery(entry.id, { deed: 'remove' })
     if (result.ok) toast(`${entry.name} is no longer kept. Sites that wear it stay as they are.`)
@@ -82,19 +112,23 @@ function Deeds({ entry, onDone }: { readonly entry: LiveryEntry; readonly onDone
     onDone()
   }
   return (
-    <Menu
-      trigger={
-        <IconButton label={`What to do with ${entry.name}`} className="size-6">
-          <Ellipsis size={14} />
-        </IconButton>
-      }
-    >
-      <MenuItem onSelect={() => void remove()}>Keep it no longer</MenuItem>
-    </Menu>
+    <>
+      <Menu
+        trigger={
+          <IconButton label={`What to do with ${entry.name}`} className="size-6">
+            <Ellipsis size={14} />
+          </IconButton>
+        }
+      >
+        <MenuItem onSelect={() => setRenaming(true)}>Rename …</MenuItem>
+        <MenuItem onSelect={() => void remove()}>Keep it no longer</MenuItem>
+      </Menu>
+      {renaming && <Rename entry={entry} onDone={onDone} onLeave={() => setRenaming(false)} />}
+    </>
   )
 }
 
-function Entry({ entry, onDone }: { readonly entry: LiveryEntry; readonly onDone: () => void }) {
+function Entry({ entry, onDone }: OfEntry) {
   const { name, colors, faces, told, from } = entry
   return (
     <div className="relative">

@@ -51,6 +51,87 @@ function useShownSetting(pane: LooksPane) {
   return panel
 }
 
+/** What shapes and type are set with: shown while they are dragged, kept once they are chosen. */
+function useSettings() {
+  const editor = useEditor()
+  const tryOn = useRef<TryOn>(() => undefined)
+  const open = useCallback((next: TryOn) => {
+    tryOn.current = next
+  }, [])
+  const frameNow = () => editor.store.getState().docs.frame
+  const preview = (edit: Edit | undefined) =>
+    tryOn.current((docs) => {
+      const result = edit && applyEdit(docs, edit)
+      return result?.ok ? result.docs : docs
+    })
+  const onChoose = (settings: Partial<Settings>) => {
+    preview(undefined)
+    const before = frameNow()
+    const edit = settingsEdit(before, settings)
+    const problem = editor.dispatch(edit)
+    if (problem) return void toast.error(`Not kept: ${editProblemWords[problem]}.`)
+    askSurvey(editor.store.getState().siteId, before)
+    const overruled = overruledBy(before, edit)
+    if (overruled > 0) {
+      toast(
+        `${counted(overruled, 'colour')} of buttons that had been decided by hand made room for those of the new form. Undo brings them back.`,
+      )
+    }
+  }
+  const onDrag = (settings: Partial<Settings>) => preview(settingsEdit(frameNow(), settings))
+  return { open, handlers: { onDrag, onChoose } }
+}
+
+/** The site with custom CSS that is typed; as it is while none is. */
+function useTriedCss() {
+  const [tried, setTried] = useState<string>()
+  const docs = useEditorState((state) => state.docs)
+  const withCss = useMemo(
+    () =>
+      tried === undefined ? undefined : { ...docs, frame: { ...docs.frame, customCss: tried } },
+    [docs, tried],
+  )
+  return { withCss, setTried }
+}
+
+interface BarProps {
+  /** The theme of the specimen, where one is shown. */
+  readonly theme: string | undefined
+  readonly onTheme: (theme: string) => void
+  readonly width: keyof typeof WIDTHS
+  readonly onWidth: (width: keyof typeof WIDTHS) => void
+  readonly told: string
+}
+
+/** Over what is shown: in which theme, how wide, and what it is. */
+function Bar({ theme, onTheme, width, onWidth, told: words }: BarProps) {
+  const themes = useEditorState((state) => state.docs.frame.themes)
+  return (
+    <div className="flex items-center gap-3 border-b border-edge bg-panel px-4 py-2">
+      {theme !== undefined && (
+        <SelectField label="Theme of the specimen" hideLabel value={theme} onChange={onTheme}>
+          <option value="all">All themes</option>
+          {themesInOrder(themes).map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+      )}
+      <Segments
+        label="Width of the specimen"
+        value={width}
+        options={[
+          ['wide', 'Wide'],
+          ['phone', 'Phone'],
+        ]}
+        onChange={onWidth}
+      />
+      <span className="min-w-0 flex-1 truncate text-right text-xs text-soft">{words}</span>
+    </div>
+  )
+}
+
 /** How the site looks beside its colours: shapes, type, element styles; seen on every kind of element while it is set. */
 export function LooksView() {
   const editor = useEditor()
@@ -59,47 +140,13 @@ export function LooksView() {
   const setPane = (looksPane: LooksPane) => editor.show({ looksPane })
   const panel = useShownSetting(pane)
   const [theme, setTheme] = useState<string>(themes.order[0]!)
-  const siteId = useEditorState((state) => state.siteId)
   const trying = useLivery()
-  const [tried, setTried] = useState<string>()
-  const docs = useEditorState((state) => state.docs)
-  const withCss = useMemo(
-    () =>
-      tried === undefined ? undefined : { ...docs, frame: { ...docs.frame, customCss: tried } },
-    [docs, tried],
-  )
+  const { withCss, setTried } = useTriedCss()
+  const { open, handlers } = useSettings()
   const showsPage = pane === 'liveries' || pane === 'css'
   const [width, setWidth] = useState<keyof typeof WIDTHS>('wide')
   const isThere = theme === 'all' || themes.byId[theme as never]
   const shown = isThere ? theme : themes.order[0]!
-  const tryOn = useRef<TryOn>(() => undefined)
-  const open = useCallback((next: TryOn) => {
-    tryOn.current = next
-  }, [])
-  const preview = (edit: Edit | undefined) =>
-    tryOn.current((docs) => {
-      const result = edit && applyEdit(docs, edit)
-      return result?.ok ? result.docs : docs
-    })
-  const frameNow = () => editor.store.getState().docs.frame
-  const keep = (settings: Partial<Settings>) => {
-    preview(undefined)
-    const edit = settingsEdit(frameNow(), settings)
-    const overruled = overruledBy(frameNow(), edit)
-    const before = frameNow()
-    const problem = editor.dispatch(edit)
-    if (problem) return void toast.error(`Not kept: ${editProblemWords[problem]}.`)
-    askSurvey(siteId, before)
-    if (overruled > 0) {
-      toast(
-        `${counted(overruled, 'colour')} of buttons that had been decided by hand made room for those of the new form. Undo brings them back.`,
-      )
-    }
-  }
-  const handlers = {
-    onDrag: (settings: Partial<Settings>) => preview(settingsEdit(frameNow(), settings)),
-    onChoose: keep,
-  }
   return (
     <div
       className={`grid h-full ${pane === 'css' ? 'grid-cols-[520px_minmax(0,1fr)]' : 'grid-cols-[320px_minmax(0,1fr)]'}`}
@@ -117,30 +164,13 @@ export function LooksView() {
         </div>
       </div>
       <div className="flex min-h-0 min-w-0 flex-col bg-well">
-        <div className="flex items-center gap-3 border-b border-edge bg-panel px-4 py-2">
-          {!showsPage && (
-            <SelectField label="Theme of the specimen" hideLabel value={shown} onChange={setTheme}>
-              <option value="all">All themes</option>
-              {themesInOrder(themes).map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </SelectField>
-          )}
-          <Segments
-            label="Width of the specimen"
-            value={width}
-            options={[
-              ['wide', 'Wide'],
-              ['phone', 'Phone'],
-            ]}
-            onChange={setWidth}
-          />
-          <span className="min-w-0 flex-1 truncate text-right text-xs text-soft">
-            {told(pane, trying)}
-          </span>
-        </div>
+        <Bar
+          theme={showsPage ? undefined : shown}
+          onTheme={setTheme}
+          width={width}
+          onWidth={setWidth}
+          told={told(pane, trying)}
+        />
         <div className="min-h-0 flex-1">
           {showsPage ? (
             <LiveryStage

@@ -1,11 +1,12 @@
 'use client'
 
-import { useMemo, useState } from 'react'
-import { applyEdit, type Edit } from '@/core/edit'
+import { useMemo, useRef, useState } from 'react'
+import type { Edit } from '@/core/edit'
 import {
   clearLivery,
   fitLivery,
   liveryParts,
+  type Fitting,
   type Lack,
   type Livery,
   type LiveryPart,
@@ -26,7 +27,7 @@ export interface TriedLivery {
   /** The site in it. */
   readonly docs: SiteDocs
   readonly lacks: readonly Lack[]
-  readonly fitting: ReturnType<typeof fitLivery>
+  readonly fitting: Fitting
   /** Pairs of colours that would be hard to read, now and then. */
   readonly hard: { readonly now: number; readonly then: number }
 }
@@ -38,7 +39,7 @@ function tried(
   entry: LiveryEntry,
   whole: Livery,
   parts: readonly LiveryPart[],
-): TriedLivery | undefined {
+): TriedLivery {
   const own = Object.values(docs.fonts).map(({ family }) => family)
   const { livery, lacks } = clearLivery(whole, {
     settings: docs.frame.settings,
@@ -51,15 +52,14 @@ function tried(
     livery,
     parts: [...parts],
   }
-  const result = applyEdit(docs, edit)
-  if (!result.ok) return undefined
+  const fitting = fitLivery(docs.frame, livery, parts)
   return {
     entry,
     edit,
-    docs: result.docs,
+    docs: { ...docs, frame: fitting.frame },
     lacks,
-    fitting: fitLivery(docs.frame, livery, parts),
-    hard: { now: hardIn(docs.frame), then: hardIn(result.docs.frame) },
+    fitting,
+    hard: { now: hardIn(docs.frame), then: hardIn(fitting.frame) },
   }
 }
 
@@ -75,11 +75,15 @@ export function useLivery() {
     () => chosen && parts.length > 0 && tried(docs, chosen.entry, chosen.livery, parts),
     [docs, chosen, parts],
   )
+  // Of several that are asked for, the last one counts, whichever comes last.
+  const latest = useRef<LiveryEntry>(undefined)
   const choose = async (entry: LiveryEntry | undefined) => {
+    latest.current = entry
     setFailure(undefined)
     setAsked(entry && keyOf(entry))
     if (!entry) return setChosen(undefined)
     const result = await client.livery(entry.from, entry.id)
+    if (latest.current !== entry) return
     if (result.ok) setChosen({ entry, livery: result.value })
     else setFailure(problemWords(result.problem))
   }

@@ -1,5 +1,6 @@
-import type { DragEndEvent, DragMoveEvent } from '@dnd-kit/core'
+import type { DragEndEvent, DragMoveEvent, DragStartEvent } from '@dnd-kit/core'
 import {
+  own,
   slotId,
   standingOn,
   type DocId,
@@ -69,10 +70,17 @@ export function slotTarget(
     ?.selection
 }
 
+/** Begins a drag: a slot is in hand from then on, or the shade of it that the pointer took. */
+export function lift(editor: Editor, { active, activatorEvent }: DragStartEvent): void {
+  const slot = own(editor.store.getState().docs.frame.palette.slots, String(active.id))
+  if (!slot) return
+  const taken = activatorEvent.target instanceof Element && activatorEvent.target
+  const shade = Number((taken && taken.getAttribute('data-shade')) || 0)
+  editor.show({ brush: { slot: slot.id, shade, further: 0 } })
+}
+
 /** Ends a drag: a section or an element in the outline, a colour onto a slot's row, a slot onto another pan, or a slot onto the stage. */
 export function drop(editor: Editor, event: DragEndEvent): void {
-  const { brush } = editor.store.getState()
-  editor.show({ dropTarget: undefined, brush: undefined })
   const dragged = String(event.active.id)
   const over = event.over ? String(event.over.id) : ''
   const section = draggedSection(dragged)
@@ -95,5 +103,6 @@ export function drop(editor: Editor, event: DragEndEvent): void {
   const before = /^pan:(.+)$/.exec(over)?.[1]
   if (before) return moveSlotBefore(editor, slot, before === 'end' ? 'end' : slotId.parse(before))
   const target = slotTarget(editor, event)
-  if (target?.property && brush) paint(editor, brush, target)
+  editor.show({ dropTarget: target })
+  if (target) paint(editor)
 }

@@ -1,6 +1,6 @@
 'use client'
 
-import { useCallback, useState, type ReactNode } from 'react'
+import { useCallback, useEffect, useState, type ReactNode } from 'react'
 import { useEditor, useEditorState, type Clash } from '../editor'
 import { Button, Dialog } from '../kit'
 import { FindDialog } from '../find'
@@ -17,6 +17,7 @@ export function EditorShell({ children }: { readonly children: ReactNode }) {
   const [finding, setFinding] = useState(false)
   const openFind = useCallback(() => setFinding(true), [])
   useShortcuts(editor, openHelp, openFind)
+  useDraftKept()
   return (
     <div className="flex h-dvh min-w-[1024px] flex-col">
       <TopBar onHelp={openHelp} onFind={openFind} />
@@ -91,4 +92,15 @@ function TellList({
       </ul>
     </div>
   )
+}
+
+/** Custom CSS that is typed and not kept is of this window alone: the browser asks before it is closed with one. */
+function useDraftKept(): void {
+  const isThere = useEditorState((state) => state.cssDraft !== undefined)
+  useEffect(() => {
+    if (!isThere) return undefined
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault()
+    window.addEventListener('beforeunload', ask)
+    return () => window.removeEventListener('beforeunload', ask)
+  }, [isThere])
 }

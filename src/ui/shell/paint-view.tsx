@@ -2,7 +2,6 @@
 
 import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core'
 import { useEffect, useRef } from 'react'
-import type { SlotId } from '@/core/site'
 import { reachOf } from '@/core/uses'
 import { looksOfSite, useEditor, useEditorState, type Editor } from '../editor'
 import { SectionLibrary } from '../library'
@@ -22,8 +21,8 @@ import { TracePanel } from '../trace'
 import { Tray } from '../tray'
 import { WordsLayer } from '../writing'
 import { deedOfKey, SectionHandles } from '../content'
-import { drop, slotTarget } from './drags'
-import { isSlot, useBrush } from './use-brush'
+import { drop, lift, slotTarget } from './drags'
+import { useBrush } from './use-brush'
 
 /** An address that names a study opens with it on trial; that is where a carried palette arrives. */
 function openStudyOfAddress(editor: Editor): void {
@@ -36,6 +35,8 @@ function openStudyOfAddress(editor: Editor): void {
   const reach = reachOf(docs.frame, looksOfSite(state))
   editor.show({ trial: trialOfStudy(basisOf(docs.frame, reach), study) })
 }
+
+const NOTHING_IN_HAND = { brush: undefined, dropTarget: undefined }
 
 /** Map, stage, trace and tray: where one colours. */
 export function PaintView() {
@@ -61,16 +62,13 @@ export function PaintView() {
       sensors={sensors}
       collisionDetection={pointerWithin}
       autoScroll={false}
-      onDragStart={({ active }) => {
-        const { palette } = editor.store.getState().docs.frame
-        const slot = String(active.id)
-        if (isSlot(palette, slot)) {
-          editor.show({ brush: { slot: slot as SlotId, shade: 0, further: 0 } })
-        }
-      }}
+      onDragStart={(event) => lift(editor, event)}
       onDragMove={(event) => editor.show({ dropTarget: slotTarget(editor, event) })}
-      onDragEnd={(event) => drop(editor, event)}
-      onDragCancel={() => editor.show({ dropTarget: undefined, brush: undefined })}
+      onDragEnd={(event) => {
+        drop(editor, event)
+        editor.show(NOTHING_IN_HAND)
+      }}
+      onDragCancel={() => editor.show(NOTHING_IN_HAND)}
     >
       <div className="grid h-full grid-cols-[196px_minmax(0,1fr)_300px] grid-rows-[minmax(0,1fr)_124px]">
         <aside className="min-h-0 border-r border-edge bg-panel">

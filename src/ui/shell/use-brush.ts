@@ -1,9 +1,8 @@
 'use client'
 
 import { useEffect } from 'react'
-import { slotsInOrder } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
-import { painting, previewEdit, shaded, turned } from '../stage'
+import { paintingNow, previewEdit, shaded, turned } from '../stage'
 
 /** Pixels from the edges of the stage within which it scrolls, and how far at a time; whoever comes in over an edge does not rest there, in milliseconds. */
 const [EDGE, FAR, RESTS] = [48, 12, 300]
@@ -16,9 +15,7 @@ export function useBrush(): void {
   const held = brush !== undefined && !brush.byKeys
   useEffect(() => {
     if (!brush || !target) return undefined
-    const { docs, selection, also = [] } = editor.store.getState()
-    const chosen = selection ? [selection, ...also] : also
-    previewEdit(painting(docs, brush, target, chosen)?.edit)
+    previewEdit(paintingNow(editor.store.getState())?.edit)
     return () => previewEdit(undefined)
   }, [editor, brush, target])
   useEffect(() => {
@@ -36,6 +33,21 @@ export function useBrush(): void {
       event.preventDefault()
       editor.show({ brush: turned(now) })
     }
+    window.addEventListener('wheel', onWheel, { passive: false })
+    window.addEventListener('keydown', onKeyDown, true)
+    return () => {
+      window.removeEventListener('wheel', onWheel)
+      window.removeEventListener('keydown', onKeyDown, true)
+    }
+  }, [editor, held])
+  useEdgeScroll(held)
+}
+
+/** Scrolls the stage while a slot rests near its upper or lower edge. */
+function useEdgeScroll(held: boolean): void {
+  const editor = useEditor()
+  useEffect(() => {
+    if (!held) return undefined
     let [y, running, since] = [0, true, Infinity]
     const onMove = (event: PointerEvent) => (y = event.clientY)
     const scroll = () => {
@@ -49,18 +61,10 @@ export function useBrush(): void {
       if (running) requestAnimationFrame(scroll)
     }
     requestAnimationFrame(scroll)
-    window.addEventListener('wheel', onWheel, { passive: false })
-    window.addEventListener('keydown', onKeyDown, true)
     window.addEventListener('pointermove', onMove)
     return () => {
       running = false
-      window.removeEventListener('wheel', onWheel)
-      window.removeEventListener('keydown', onKeyDown, true)
       window.removeEventListener('pointermove', onMove)
     }
   }, [editor, held])
 }
-
-/** Whether what is dragged is a slot of the palette. */
-export const isSlot = (palette: Parameters<typeof slotsInOrder>[0], id: string): boolean =>
-  slotsInOrder(palette).some((slot) => slot.id === id)

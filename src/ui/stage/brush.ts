@@ -1,7 +1,7 @@
 import type { Edit } from '@/core/edit'
 import { facetsOf } from '@/core/resolve'
 import { bodyOf, own, type BoundDecision, type SiteDocs } from '@/core/site'
-import { isSameThing, targetOf, type Brush, type Selection } from '../editor'
+import { isSameThing, targetOf, type Brush, type EditorState, type Selection } from '../editor'
 
 /** What it would bind: the slot, or a shade of it. */
 export const brushDecision = ({ slot, shade }: Brush): BoundDecision =>
@@ -58,6 +58,14 @@ export function painting(
       })),
     },
   }
+}
+
+type Painter = Pick<EditorState, 'docs' | 'brush' | 'dropTarget' | 'selection' | 'also'>
+
+/** What the slot in hand would paint where it is now; undefined where none is, or where nothing can be. */
+export function paintingNow({ docs, brush, dropTarget, selection, also = [] }: Painter) {
+  if (!brush || !dropTarget) return undefined
+  return painting(docs, brush, dropTarget, selection ? [selection, ...also] : also)
 }
 
 /** Another shade, by steps of the palette’s scale. */

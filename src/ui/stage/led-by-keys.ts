@@ -1,4 +1,5 @@
 import type { KeyboardEvent } from 'react'
+import type { SlotId } from '@/core/site'
 import type { Editor } from '../editor'
 import { shaded, turned } from './brush'
 import { paint } from './paint'
@@ -12,12 +13,9 @@ export function ledByKeys(
   const { brush, dropTarget, docs, pageId } = editor.store.getState()
   if (!brush?.byKeys || !dropTarget || altKey || ctrlKey || metaKey) return false
   const { step } = docs.frame.palette.shades
-  const letGo = () => editor.show({ brush: undefined, dropTarget: undefined })
-  if (key === 'Escape') letGo()
-  else if (key === 'Enter') {
-    letGo()
-    paint(editor, brush, dropTarget)
-  } else if (key === ' ') editor.show({ brush: turned(brush) })
+  if (key === 'Escape') editor.show({ brush: undefined, dropTarget: undefined })
+  else if (key === 'Enter') paint(editor)
+  else if (key === ' ') editor.show({ brush: turned(brush) })
   else if (key === '+' || key === '-') {
     editor.show({ brush: shaded(brush, key === '+' ? 1 : -1, step) })
   } else {
@@ -29,10 +27,7 @@ export function ledByKeys(
 }
 
 /** Takes a slot in hand, to be led over the page by keys. */
-export function takeInHand(
-  editor: Editor,
-  slot: NonNullable<ReturnType<Editor['store']['getState']>['brush']>['slot'],
-): void {
+export function takeInHand(editor: Editor, slot: SlotId): void {
   const { docs, pageId, selection } = editor.store.getState()
   const target = selection ?? walkable(docs, pageId)[0]
   if (!target) return

@@ -4,7 +4,7 @@ import { useMemo } from 'react'
 import { useStore } from 'zustand'
 import { writeDecision } from '@/core/edit'
 import { useEditorState, type Selection } from '../editor'
-import { brushDecision, painting } from './brush'
+import { brushDecision, paintingNow } from './brush'
 import { selectedNode } from './hit-test'
 import { boxesOfSlot, boxOf, selectionLabel, type Box } from './outlines'
 import { stageStore } from './stage-access'
@@ -30,10 +30,7 @@ export function Outlines({ scale, hover }: OutlinesProps) {
   const drawing = useStore(stageStore, (state) => state.drawing)
 
   const work = useMemo(
-    () =>
-      brush && dropTarget
-        ? painting(docs, brush, dropTarget, selection ? [selection, ...also] : also)
-        : undefined,
+    () => paintingNow({ docs, brush, dropTarget, selection, also }),
     [docs, brush, dropTarget, selection, also],
   )
   const told =

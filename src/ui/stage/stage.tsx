@@ -50,18 +50,24 @@ function useAvailableWidth() {
 /** What is chosen elsewhere, on the map or in the library, comes into sight. */
 function useInSight(frame: RefObject<HTMLDivElement | null>, scale: number): void {
   const selection = useEditorState((state) => state.selection)
+  const drawing = useStore(stageStore, (state) => state.drawing)
   const key = selection && `${selection.doc}/${selection.section}/${selection.element ?? ''}`
+  // Only what is newly chosen is brought into sight, not what moves as the page is changed.
+  const seenKey = useRef<string>(undefined)
   useEffect(() => {
     const { stage } = stageStore.getState()
+    // What was chosen elsewhere is there once its page is drawn.
     const node = stage && selection && selectedNode(stage.document, selection)
-    if (!node || !frame.current) return
+    if (!node || !frame.current || seenKey.current === key) return
+    seenKey.current = key
     const { y, height: tall } = boxOf(node)
     const [top, seen] = [y * scale, frame.current.clientHeight]
     const { scrollTop } = frame.current
     const isInSight = top + tall * scale > scrollTop + 40 && top < scrollTop + seen - 80
     if (!isInSight) frame.current.scrollTo({ top: Math.max(0, top - seen / 4) })
-    // Only what is newly chosen is brought into sight, not what moves as the page is changed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [frame, key, selection, drawing, scale])
+  useEffect(() => {
+    if (!key) seenKey.current = undefined
   }, [key])
 }
 

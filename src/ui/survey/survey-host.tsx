@@ -1,6 +1,6 @@
 'use client'
 
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { useStore } from 'zustand'
 import type { LoadedPage, PageEntry, Result } from '@/core/payloads'
 import type { Frame, SiteDocs } from '@/core/site'
@@ -14,11 +14,13 @@ import { putSurveyAway, surveyStore } from './survey-store'
 /** Pages asked for at once, and how long changes rest before they are looked at, in milliseconds. */
 const [AT_ONCE, REST] = [60, 500]
 
-/** What words stand by: as long as none of it changes, nothing has to be looked at. */
-const sameLayout = (one: Frame, other: Frame) =>
-  one.settings === other.settings &&
-  one.styles === other.styles &&
-  one.customCss === other.customCss
+/** What of a frame words stand by: as long as none of it changes, nothing has to be looked at. */
+const layoutOf = ({ settings, styles, customCss }: Frame) => ({ settings, styles, customCss })
+
+const sameLayout = (one: Frame, other: Frame) => {
+  const [a, b] = [layoutOf(one), layoutOf(other)]
+  return a.settings === b.settings && a.styles === b.styles && a.customCss === b.customCss
+}
 
 async function allPages({ client }: Editor): Promise<Result<PageEntry[]>> {
   const pages: PageEntry[] = []
@@ -31,6 +33,9 @@ async function allPages({ client }: Editor): Promise<Result<PageEntry[]>> {
     }
   }
 }
+
+const FAILED =
+  'The pages could not be looked at to the end. Change something once more, or put this away.'
 
 interface Running {
   readonly editor: Editor
@@ -67,10 +72,7 @@ async function run({ editor, frames, before, only, signal }: Running): Promise<v
       pages: { [page.id]: whole } as SiteDocs['pages'],
       pictures: { ...docs.pictures, ...pictures },
     }
-    return [
-      { ...after, frame: { ...docs.frame, settings: before.settings, styles: before.styles } },
-      after,
-    ]
+    return [{ ...after, frame: { ...docs.frame, ...layoutOf(before) } }, after]
   }
   const found = await survey({
     siteId,
@@ -99,25 +101,36 @@ export function SurveyHost() {
   const again = useStore(surveyStore, (state) => state.again)
   const { settings, styles, customCss } = frame
   const isSame = before !== undefined && sameLayout(before, frame)
+  // The page that was looked at once more; whatever else changes has all of them looked at.
+  const last = useRef<{ readonly again: typeof again; readonly frame: Frame }>(undefined)
   useEffect(() => {
     if (!before || !one || !two) return undefined
+    const { frame: now } = editor.store.getState().docs
+    const isElsewhere = last.current && sameLayout(last.current.frame, now)
+    const isAsked = again !== last.current?.again && !surveyStore.getState().running
+    const only = isElsewhere && isAsked ? again : undefined
+    last.current = { again, frame: now }
     const ending = new AbortController()
+    // There is one pair of frames: what was begun before is broken off.
     const timer = setTimeout(() => {
-      if (isSame) return putSurveyAway()
-      void run({ editor, frames: [one, two], before, signal: ending.signal })
+      if (isSame && !only) return putSurveyAway()
+      const work = {
+        editor,
+        frames: [one, two] as const,
+        before,
+        only: only?.page,
+        signal: ending.signal,
+      }
+      run(work).catch((error: unknown) => {
+        console.error(error)
+        if (!ending.signal.aborted) surveyStore.setState({ running: false, failure: FAILED })
+      })
     }, REST)
     return () => {
       clearTimeout(timer)
       ending.abort()
     }
-  }, [editor, before, one, two, isSame, settings, styles, customCss])
-  useEffect(() => {
-    if (!before || !one || !two || !again) return undefined
-    const ending = new AbortController()
-    void run({ editor, frames: [one, two], before, only: again.page, signal: ending.signal })
-    return () => ending.abort()
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- only what is asked for once more
-  }, [again])
+  }, [editor, before, one, two, isSame, settings, styles, customCss, again])
   if (!before) return null
   return (
     <div

@@ -56,6 +56,8 @@ function PanFace({
           {distinctFan(palette, slot.id).map((each, i) => (
             <span
               key={i}
+              // Dragged from here, it is this shade that is in hand.
+              data-shade={isBound(each) ? (each.shade?.lightness ?? 0) : undefined}
               className={`flex-1 ${isOwnStep(slot, each) ? 'border-b-2 border-white ring-1 ring-black/60 ring-inset' : ''}`}
               style={slot.value === null ? {} : { background: decisionHex(palette, each) }}
             />
