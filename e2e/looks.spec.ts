@@ -107,6 +107,12 @@ test('another typeface for headings: what is torn and cut off by it is told, wit
     'aria-pressed',
     'true',
   )
+  const sight = (await page.getByTestId('stage-scroll').boundingBox())!
+  const isInSight = async () => {
+    const at = (await stageFrame(page).locator('[data-el="planted-torn"]').boundingBox())!
+    return at.y >= sight.y && at.y + at.height <= sight.y + sight.height
+  }
+  await expect.poll(isInSight).toBe(true)
   // Letter by letter in the browser: the word stands in two lines there.
   const word = stageFrame(page).locator('[data-el="planted-torn"]')
   await expect(word).toHaveText(planted.torn)
