@@ -38,9 +38,10 @@ test('a site is begun, written, given a section and a page, and published by key
   const chosen = () => page.getByRole('radio', { checked: true }).last().getAttribute('aria-label')
   for (let i = 0; i < 12 && !(await wheelhouse.isChecked()); i += 1) {
     const before = await chosen()
-    await page.keyboard.press('ArrowUp', { delay: 80 })
-    // The next one is pressed for when this one has come; else a slow machine goes past what is wanted.
+    // Held until the next one is chosen: a group chooses only while the key is down, and a slow machine comes late.
+    await page.keyboard.down('ArrowUp')
     await expect.poll(chosen).not.toBe(before)
+    await page.keyboard.up('ArrowUp')
   }
   await expect(wheelhouse).toBeChecked()
   await tabTo(page, /^Begin it$/, true)

@@ -147,7 +147,7 @@ test('a slot dragged from the tray onto the stage is bound there', async ({ page
   await page.mouse.down()
   await page.mouse.move(pan.x + 60, pan.y - 60, { steps: 4 })
   await page.mouse.move(heading.x + 40, heading.y + 20, { steps: 6 })
-  await expect(page.getByText('Bind Heading · text')).toBeVisible()
+  await expect(page.getByText(/^Heading · text: Slate/)).toBeVisible()
   await page.mouse.up()
   await expect
     .poll(() => computedOnStage(page, '[data-section="opening"] h1', 'color'))

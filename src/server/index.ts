@@ -14,6 +14,7 @@ export { beginJob, cancelJob, jobSoon, packedSite, stepOrJob } from './jobs'
 export { closeStreams, liveStream, tellPresent } from './live'
 export { publicationOf, publishedFile } from './publishing'
 export {
+  cleanedSnippet,
   beginSite,
   designPicture,
   carryOutDeed,

@@ -1,3 +1,3 @@
 export { cleanSvg, mostSvg } from './svg'
 export { readHtmlColors } from './html-reader'
-export { cleanSnippet, withCleanSnippets } from './snippet'
+export { cleanSnippet, losesByCleaning, withCleanSnippets } from './snippet'

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { demoSites } from '@demo/sites'
 import { readSnippetColors } from '../uses'
 import { readHtmlColors } from './html-reader'
-import { cleanSnippet, withCleanSnippets } from './snippet'
+import { cleanSnippet, losesByCleaning, withCleanSnippets } from './snippet'
 
 test.each(demoSites)('the snippets of $id are clean', ({ frame, pages }) => {
   expect(withCleanSnippets(frame)).toBe(frame)
@@ -71,4 +71,25 @@ test('the reader of snippets finds what a parser of HTML finds (the reference: p
     }),
     { numRuns: 2000 },
   )
+})
+
+test('what is only written in another way loses nothing; whatever is taken out is known', () => {
+  for (const html of [
+    '',
+    '<p class=x>a<br>b</p>',
+    '<p style="color:#1c5a54">a &amp; b</p>',
+    'a < b',
+  ]) {
+    expect([html, losesByCleaning(html)]).toEqual([html, false])
+  }
+  for (const html of [
+    '<p onclick="run()">a</p>',
+    '<script>run()</script>',
+    '<iframe src="https://far.example"></iframe>',
+    '<a href="javascript:run()">a</a>',
+    '<img src="https://far.example/x.png" alt="">',
+    '<p style="background: url(https://far.example/x.png)">a</p>',
+  ]) {
+    expect([html, losesByCleaning(html)]).toEqual([html, true])
+  }
 })

@@ -45,6 +45,19 @@ function cleanOnce(html: string): string {
   })
 }
 
+/** Whether cleaning a snippet takes something out of it, rather than only writing the same in another way. */
+export function losesByCleaning(html: string): boolean {
+  const whole = sanitize(html, {
+    allowedTags: false,
+    allowedAttributes: false,
+    allowVulnerableTags: true,
+    allowedSchemesAppliedToAttributes: [],
+    parseStyleAttributes: false,
+    parser: { lowerCaseAttributeNames: false },
+  } as never)
+  return cleanSnippet(html) !== whole
+}
+
 /** Passes until nothing changes any more; each mends nesting that the one before has left. */
 const MOST_PASSES = 10
 

@@ -23,6 +23,7 @@ export {
   saveRequest,
   shareRequest,
   shelfDeed,
+  snippetRequest,
   stepRequest,
   wideRequest,
   type BeginRequest,

@@ -25,6 +25,12 @@ export interface PageEntry {
   readonly order: string
 }
 
+/** What of a snippet may stand in a page, and whether that is less than what was given. */
+export interface CleanedSnippet {
+  readonly html: string
+  readonly loses: boolean
+}
+
 /** Largest font file that is taken, in bytes. */
 export const mostFontBytes = 8_000_000
 

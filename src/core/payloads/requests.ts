@@ -2,7 +2,7 @@ import { fontPairs } from '../designs/font-pairs'
 import * as z from 'zod'
 import { editSchema } from '../edit'
 import { liverySchema } from '../livery'
-import { colorText, pageId, typedName } from '../site'
+import { colorText, pageId, plainText, typedName } from '../site'
 import { sweepRequest } from '../sweep'
 import { wideIntent } from '../wide'
 
@@ -72,6 +72,9 @@ export const shelfDeed = z.discriminatedUnion('deed', [
 export type ShelfDeed = z.infer<typeof shelfDeed>
 
 export const keepLiveryRequest = z.strictObject({ name: typedName, livery: liverySchema })
+
+/** A snippet as it is typed: what of it may stand in a page is asked before it is kept. */
+export const snippetRequest = z.strictObject({ html: plainText(20_000) })
 
 /** What is done to a livery that is kept. */
 export const liveryDeed = z.discriminatedUnion('deed', [

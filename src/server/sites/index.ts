@@ -15,3 +15,4 @@ export {
   readPicture,
   type PictureFile,
 } from './pictures'
+export { cleanedSnippet } from './snippet'

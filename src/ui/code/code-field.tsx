@@ -2,6 +2,7 @@
 
 import { autocompletion, type Completion, type CompletionContext } from '@codemirror/autocomplete'
 import { css } from '@codemirror/lang-css'
+import { html } from '@codemirror/lang-html'
 import { HighlightStyle, syntaxHighlighting } from '@codemirror/language'
 import { linter, lintGutter, type Diagnostic } from '@codemirror/lint'
 import { EditorState, StateEffect, StateField, type Range } from '@codemirror/state'
@@ -32,8 +33,11 @@ export interface Offer {
   readonly paint?: string
 }
 
+const LANGUAGES = { css, html } as const
+
 interface CodeFieldProps {
   readonly label: string
+  readonly language: keyof typeof LANGUAGES
   readonly value: string
   readonly onChange: (text: string) => void
   /** The place of the cursor, as it moves. */
@@ -188,7 +192,7 @@ export function CodeField(props: CodeFieldProps) {
         doc: latest.current.value,
         extensions: [
           basicSetup,
-          css(),
+          LANGUAGES[latest.current.language](),
           patches,
           theme,
           syntaxHighlighting(inGreys),

@@ -1,6 +1,7 @@
 import {
   type BrokenLinks,
   type ChangesSince,
+  type CleanedSnippet,
   type CheckpointEntry,
   type DryRun,
   type HistoryPage,
@@ -84,6 +85,7 @@ export function siteClient(site: string) {
     silentPictures: () => call<readonly string[]>(`${at}/pictures?silent`),
     takePicture: (file: Blob, name: string) =>
       call<TakenPicture>(`${at}/pictures?${query({ name: name.slice(0, 120) })}`, file),
+    cleanedSnippet: (html: string) => call<CleanedSnippet>(`${at}/snippets`, { html }),
     takeFont: (file: Blob) => call<TakenFont>(`${at}/fonts`, file),
     history: (before?: number) => call<HistoryPage>(`${at}/edits?${query({ before })}`),
     checkpoints: () => call<CheckpointEntry[]>(`${at}/checkpoints`),

@@ -2,13 +2,13 @@
 
 import { useDeferredValue, useEffect, useMemo, useState, type KeyboardEvent } from 'react'
 import { toast } from 'sonner'
-import { mostCustomCss, type ColorDecision } from '@/core/site'
-import { CodeField, type ColorInText } from '../code'
-import { ColorChooser } from '../color'
+import { mostCustomCss } from '@/core/site'
+import { readCssColors } from '@/core/uses'
+import { AtCursor, CodeField, colorsOf, offersOf, withColor } from '../code'
 import { useEditor, useEditorState } from '../editor'
-import { Button, Notice, Popover, Swatch } from '../kit'
-import { counted, editProblemWords } from '../words'
-import { colorsIn, faultsIn, offersOf, textOf, type CssFaultInText } from './css-text'
+import { Button, Notice } from '../kit'
+import { editProblemWords } from '../words'
+import { faultsIn, type CssFaultInText } from './css-text'
 
 interface CssPaneProps {
   /** Shows the page with what is typed; with nothing, as it is stored. */
@@ -26,7 +26,10 @@ export function CssPane({ onTry }: CssPaneProps) {
   const text = draft?.text ?? stored
   const asked = useDeferredValue(text)
   const faults = useMemo(() => faultsIn(asked), [asked])
-  const colors = useMemo(() => colorsIn(palette, asked), [palette, asked])
+  const colors = useMemo(
+    () => colorsOf(palette, readCssColors(asked, 'stylesheet')),
+    [palette, asked],
+  )
   const offers = useMemo(() => offersOf(palette), [palette])
   const isOther = text !== stored
   const isTooLong = text.length > mostCustomCss
@@ -45,8 +48,6 @@ export function CssPane({ onTry }: CssPaneProps) {
     toast('Custom CSS kept. Undo brings the one before back.')
   }
   const here = colors.find(({ from, to }) => from <= cursor && cursor <= to)
-  const put = ({ from, to }: ColorInText, decision: ColorDecision) =>
-    type(`${text.slice(0, from)}${textOf(decision)}${text.slice(to)}`)
   const onKeyDown = (event: KeyboardEvent) => {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 's') {
       event.preventDefault()
@@ -67,11 +68,12 @@ export function CssPane({ onTry }: CssPaneProps) {
       <div className="min-h-0 flex-1 overflow-hidden rounded-md border border-edge-strong/60">
         <CodeField
           label="Custom CSS"
+          language="css"
           value={text}
           line={line}
           onChange={type}
           onCursor={setCursor}
-          colorsIn={(css) => colorsIn(palette, css)}
+          colorsIn={(css) => colorsOf(palette, readCssColors(css, 'stylesheet'))}
           faultsIn={faultsIn}
           offers={offers}
         />
@@ -80,7 +82,7 @@ export function CssPane({ onTry }: CssPaneProps) {
         <AtCursor
           here={here}
           count={colors.length}
-          onChoose={(decision) => here && put(here, decision)}
+          onChoose={(decision) => here && type(withColor(text, here, decision))}
         />
         <Button disabled={!isOther} onClick={() => editor.show({ cssDraft: undefined })}>
           Let go
@@ -91,42 +93,6 @@ export function CssPane({ onTry }: CssPaneProps) {
       </div>
       <Faults css={asked} faults={faults} isTooLong={isTooLong} />
     </div>
-  )
-}
-
-interface AtCursorProps {
-  readonly here: ColorInText | undefined
-  readonly count: number
-  readonly onChoose: (decision: ColorDecision) => void
-}
-
-/** The colour at the cursor, to be changed; or how many there are. */
-function AtCursor({ here, count, onChoose }: AtCursorProps) {
-  if (!here) {
-    return (
-      <span className="min-w-0 flex-1 truncate text-xs text-soft">
-        {counted(count, 'colour')}: the cursor on one changes it
-      </span>
-    )
-  }
-  return (
-    <span className="flex-1">
-      <Popover
-        label="The colour at the cursor"
-        width={320}
-        trigger={
-          <Button>
-            <Swatch color={here.paint} className="size-4" /> Colour at the cursor …
-          </Button>
-        }
-      >
-        <ColorChooser
-          label="The colour at the cursor"
-          value={{ value: here.paint }}
-          onChoose={onChoose}
-        />
-      </Popover>
-    </span>
   )
 }
 

@@ -19,7 +19,7 @@ import { spotOfSelection, useEditor, useEditorState, useSpots, type Selection } 
 import { findOverrule, holdState, selectedNode, stageStore } from '../stage'
 import { Chain } from './chain'
 import { ChangeFor } from './change-for'
-import { TextColors } from './later-text-colors'
+import { SnippetCode, TextColors } from './later-text-colors'
 import { Ledger } from './ledger'
 import { Remedies } from './remedies'
 import { SectionTheme } from './section-theme'
@@ -104,7 +104,12 @@ function TracedThing({ spot, selection, element }: TracedProps) {
           <Entry spot={spot} selection={selection} element={element} trace={trace} words={name} />
         )}
       />
-      {element?.kind === 'embed' && <TextColors selection={selection} element={element} />}
+      {element?.kind === 'embed' && (
+        <>
+          <SnippetCode doc={selection.doc} element={element} />
+          <TextColors selection={selection} element={element} />
+        </>
+      )}
       {!element && <SectionContents spot={spot} />}
     </div>
   )
