@@ -19,6 +19,7 @@ import {
   facetsOf,
   featuresOf,
   isShown,
+  liesOver,
   spotsOnPage,
   traceFacet,
   traceFeature,
@@ -26,7 +27,7 @@ import {
 } from '@/core/resolve'
 import {
   bodyOf,
-  isColor,
+  paintKindsOf,
   siteDocs,
   slotsInOrder,
   walkSection,
@@ -71,19 +72,35 @@ function colorQuestions(spot: Spot, element: SiteElement | undefined, width: num
   const asked = all.filter((facet) => isShown(facet, element) && !hasParts(facet))
   return asked.flatMap((facet) =>
     states.flatMap((state): Question[] => {
-      const trace = traceFacet(spot, element, facet, state)
-      if (!isColor(trace.paint) || !trace.color) return []
+      const { paint, color } = traceFacet(spot, element, facet, state)
       const root = rootOf(spot, element)
       const property = cssProperty(facet)
+      const about = {
+        selector: facet.part ? `${root} .${facet.part}` : root,
+        pseudo: facet.pseudo,
+        state,
+        told: `${spot.section.name}, ${element?.kind ?? 'section'} ${root}, ${facet.key}, ${state}`,
+      }
+      const plain = { ...about, property: COMPUTED[property] ?? property }
+      // A header that lies over a section shows a veil in place of what it is painted with.
+      const isFilled = paintKindsOf(facet).includes('gradient') && (element || !liesOver(spot))
+      const image = { ...about, property: 'background-image' }
+      if (color) {
+        return [
+          { ...plain, expected: colorKey(color) },
+          ...(isFilled ? [{ ...image, expected: 'none' }] : []),
+        ]
+      }
+      if (!('gradient' in paint)) return []
+      const words = facet.takesGradient
+        ? [
+            { ...plain, expected: '#00000000' },
+            { ...about, property: 'background-clip', expected: 'text' },
+          ]
+        : []
       return [
-        {
-          selector: facet.part ? `${root} .${facet.part}` : root,
-          pseudo: facet.pseudo,
-          property: COMPUTED[property] ?? property,
-          state,
-          expected: colorKey(trace.color),
-          told: `${spot.section.name}, ${element?.kind ?? 'section'} ${root}, ${facet.key}, ${state}`,
-        },
+        ...words,
+        ...(isFilled ? [{ ...image, expected: `${paint.gradient}-gradient(` }] : []),
       ]
     }),
   )
@@ -193,6 +210,7 @@ function agrees({ property, expected }: Question, computed: string): boolean {
     const key = color && colorKey(color)
     return key === expected || (!!key?.endsWith('00') && expected.endsWith('00'))
   }
+  if (property === 'background-image') return computed.startsWith(expected)
   if (property === 'font-family') {
     return computed.split(',')[0]!.replaceAll('"', '') === expected
   }

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import fc from 'fast-check'
 import sharp from 'sharp'
 import {
@@ -14,8 +14,9 @@ import {
 import { designs, designSite } from '@/core/designs/ready'
 import { gradientRecipes } from '@/core/palette'
 import { paintCss } from '@/core/render'
-import { slotColor } from '@/core/resolve'
-import { slotsInOrder, type GradientPaint } from '@/core/site'
+import { laid, placeAlong, shownIn } from '@/core/geometry'
+import { colorAlong, slotColor } from '@/core/resolve'
+import { gradientKinds, pictureFits, slotsInOrder, type GradientPaint } from '@/core/site'
 
 const WIDTH = 400
 
@@ -109,4 +110,124 @@ test('Chromium takes every recipe of every design, and every kind of gradient an
     written,
   )
   expect(refused).toEqual([])
+})
+
+/** What a page shows at a point, in bytes. */
+async function shownOn(page: Page) {
+  const { data, info } = await sharp(await page.screenshot())
+    .removeAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true })
+  return (x: number, y: number) => {
+    const at = (y * info.width + x) * 3
+    return [data[at]!, data[at + 1]!, data[at + 2]!] as const
+  }
+}
+
+const farthest = (one: readonly number[], other: readonly number[]) =>
+  Math.max(...one.map((channel, i) => Math.abs(channel - other[i]!)))
+
+const percent = fc.integer({ min: 0, max: 100 })
+const center = fc.option(fc.record({ x: percent, y: percent }), { nil: undefined })
+const BOX = { width: 230, height: 90 }
+
+test('every point of any gradient has the colour that Chromium paints there (CSS Images 4)', async ({
+  page,
+}) => {
+  const seed = Number(process.env.EASEL_SEED ?? Date.now() % 1_000_000)
+  const stops = fc
+    .array(fc.tuple(percent, fc.nat(255), fc.nat(255), fc.nat(255)), { minLength: 2, maxLength: 5 })
+    .map((all) =>
+      all
+        .sort(([a], [b]) => a - b)
+        .map(([at, ...bytes]) => ({ at, color: { value: writeHex(fromBytes(bytes)) } })),
+    )
+  const gradient = fc.record({
+    gradient: fc.constantFrom(...gradientKinds),
+    angle: fc.integer({ min: 0, max: 360 }),
+    center,
+    stops,
+  })
+  const points = fc.array(fc.tuple(fc.nat(BOX.width - 1), fc.nat(BOX.height - 1)), {
+    minLength: 12,
+    maxLength: 12,
+  })
+  const all = fc.sample(fc.tuple(gradient, points), { numRuns: 60, seed })
+  await page.setViewportSize({ width: BOX.width, height: BOX.height * all.length })
+  const rows = all.map(
+    ([paint]) =>
+      `<div style="height: ${BOX.height}px; background: ${paintCss(paint as GradientPaint, noPicture)}"></div>`,
+  )
+  await page.setContent(`<style>body { margin: 0 }</style>${rows.join('')}`)
+  const shown = await shownOn(page)
+  const wrong: string[] = []
+  all.forEach(([paint, places], row) => {
+    for (const [x, y] of places) {
+      const colorAt = (dx: number, dy: number) => {
+        const at = placeAlong(paint, BOX, { x: x + 0.5 + dx, y: y + 0.5 + dy })
+        return toBytes(colorAlong({ slots: {} }, paint as GradientPaint, at))
+      }
+      const painted = shown(x, row * BOX.height + y)
+      const near = [-0.7, 0, 0.7].flatMap((dx) => [-0.7, 0, 0.7].map((dy) => colorAt(dx, dy)))
+      // Where colours change from one pixel to the next, any of those around may be painted.
+      const jump = Math.max(...near.map((each) => farthest(each, colorAt(0, 0))))
+      if (farthest(painted, colorAt(0, 0)) > 4 + jump) {
+        wrong.push(
+          `${paintCss(paint as GradientPaint, noPicture)} at ${x}, ${y}: ${painted.join(' ')}`,
+        )
+      }
+    }
+  })
+  expect(wrong, `EASEL_SEED=${seed}`).toEqual([])
+})
+
+test('every point of a picture lies where Chromium paints it, however it fills its box', async ({
+  page,
+}) => {
+  // Across it is redder, down greener: a colour tells the place.
+  const size = { width: 128, height: 64 }
+  const bytes = Buffer.from(
+    Array.from({ length: size.width * size.height }, (_, i) => [
+      (i % size.width) * 2,
+      Math.floor(i / size.width) * 4,
+      0,
+    ]).flat(),
+  )
+  const png = await sharp(bytes, { raw: { ...size, channels: 3 } })
+    .png()
+    .toBuffer()
+  const url = `data:image/png;base64,${png.toString('base64')}`
+  const places = [0, 10, 50, 85, 100].flatMap((x) => [0, 40, 100].map((y) => ({ x, y })))
+  const all = pictureFits.flatMap((fit) => places.map((position) => ({ fit, position })))
+  await page.setViewportSize({ width: BOX.width, height: BOX.height * all.length })
+  const rows = all.map((way) => {
+    const paint = { picture: 'any', under: { value: '#0000ff' }, ...way } as never
+    const css = paintCss(paint, () => ({ url, position: 'center' })).replaceAll('"', "'")
+    return `<div style="height: ${BOX.height}px; background: ${css}"></div>`
+  })
+  await page.setContent(`<style>body { margin: 0 }</style>${rows.join('')}`)
+  const shown = await shownOn(page)
+  const wrong: string[] = []
+  all.forEach((way, row) => {
+    const lies = laid(way, size, BOX)
+    for (let x = 3; x < BOX.width; x += 25) {
+      for (let y = 3; y < BOX.height; y += 17) {
+        const { parts, bare } = shownIn(lies, { x, y, width: 1, height: 1 })
+        // A pixel at the very edge shows a little of both.
+        if (parts.length > 1 || (parts.length && bare)) continue
+        const [part] = parts
+        const expected = part
+          ? [(part.x + part.width / 2) * 256 - 1, (part.y + part.height / 2) * 256 - 2, 0]
+          : [0, 0, 255]
+        const painted = shown(x, row * BOX.height + y)
+        const isSeam = part && [part.x, part.y].some((at) => at < 0.02 || at > 0.96)
+        if (!isSeam && farthest(painted, expected) > 5) {
+          wrong.push(
+            `${way.fit} ${way.position.x} ${way.position.y} at ${x}, ${y}: ${painted.join(' ')}, not ${expected.map(Math.round).join(' ')}`,
+          )
+        }
+      }
+    }
+  })
+  expect(wrong).toEqual([])
 })

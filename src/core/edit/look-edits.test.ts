@@ -59,11 +59,17 @@ test('taking a setting away leaves no trace of it', () => {
   })
 })
 
-test('a fill takes a gradient; words and lines take plain colours only', () => {
+test('a fill takes a gradient, and so do words that stand on no ground of their own; lines take plain colours only', () => {
   expect(colorsOf(done(docs, on(button.id, 'fill', gradient)), button.id)).toMatchObject({
     fill: { rest: gradient },
   })
   expect(run(on(button.id, 'label', gradient))).toEqual({ ok: false, problem: 'value-unfit' })
+  expect(run(on(button.id, 'line', gradient))).toEqual({ ok: false, problem: 'value-unfit' })
+  expect(colorsOf(done(docs, on(plain.id, 'text', gradient)), plain.id)).toMatchObject({
+    text: { rest: gradient },
+  })
+  const picture = { picture: 'logo', under: { slot: 'ink' } }
+  expect(run(on(plain.id, 'text', picture))).toEqual({ ok: false, problem: 'value-unfit' })
 })
 
 test.each([

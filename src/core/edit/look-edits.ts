@@ -6,7 +6,8 @@ import {
   elementId,
   bodyOf,
   isBound,
-  isColor,
+  paintKind,
+  paintKindsOf,
   mostShadows,
   own,
   sectionId,
@@ -108,7 +109,7 @@ function problemOf(
   value: LookValue,
 ): EditProblem | undefined {
   if (!valueSchema(property).safeParse(value).success) return unfit(property, value)
-  if (!isFeature(property) && property.paints !== 'fill' && !isColor(value as Paint)) {
+  if (!isFeature(property) && !paintKindsOf(property).includes(paintKind(value as Paint))) {
     return 'value-unfit'
   }
   if (!isFeature(property) && !hasStopsInOrder(value as Paint)) return 'stops-disordered'

@@ -8,7 +8,11 @@ export const announcement = defineKind({
   kind: 'announcement',
   label: 'Announcement',
   content: z.strictObject({ runs: runsSchema }),
-  facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'text' }, linkFacet, ...wordFacets],
+  facets: [
+    { key: 'text', label: 'Text', paints: 'text', role: 'text', takesGradient: true },
+    linkFacet,
+    ...wordFacets,
+  ],
   features: features({
     ...asText({ size: { usual: { px: 15 } }, weight: { usual: 550 } }),
     opacity: null,

@@ -19,7 +19,7 @@ export const heading = defineKind({
     level: z.union([z.literal(1), z.literal(2), z.literal(3)]),
   }),
   facets: [
-    { key: 'text', label: 'Text', paints: 'text', role: 'heading' },
+    { key: 'text', label: 'Text', paints: 'text', role: 'heading', takesGradient: true },
     linkFacet,
     ...wordFacets,
   ],

@@ -35,6 +35,8 @@ export interface Facet {
   readonly within?: readonly string[]
   /** In which windows it is painted so; in all of them where absent. */
   readonly below?: WindowWidth
+  /** Words that a gradient can fill: they stand in a box of their own, on no ground of it. */
+  readonly takesGradient?: true
   /** Whether an element of some content shows it; every one does where absent. */
   readonly shows?: (content: Readonly<Record<string, unknown>>) => boolean
 }

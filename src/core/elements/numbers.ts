@@ -12,7 +12,14 @@ export const numbers = defineKind({
       .max(12),
   }),
   facets: [
-    { key: 'figure', label: 'Figures', paints: 'text', part: 'figure', role: 'heading' },
+    {
+      key: 'figure',
+      label: 'Figures',
+      paints: 'text',
+      part: 'figure',
+      role: 'heading',
+      takesGradient: true,
+    },
     { key: 'text', label: 'Words', paints: 'text', part: 'figure-text', role: 'mutedText' },
     { key: 'line', label: 'Rules', paints: 'line', part: 'figure-box', role: 'accent' },
   ],

@@ -16,7 +16,11 @@ export const paragraph = defineKind({
   kind: 'paragraph',
   label: 'Paragraph',
   content: z.strictObject({ runs: runsSchema, lead: z.boolean().optional() }),
-  facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'text' }, linkFacet, ...wordFacets],
+  facets: [
+    { key: 'text', label: 'Text', paints: 'text', role: 'text', takesGradient: true },
+    linkFacet,
+    ...wordFacets,
+  ],
   bases: [
     {
       id: 'paragraph',
@@ -85,7 +89,7 @@ export const finePrint = defineKind({
   label: 'Muted text',
   content: z.strictObject({ runs: runsSchema }),
   facets: [
-    { key: 'text', label: 'Text', paints: 'text', role: 'mutedText' },
+    { key: 'text', label: 'Text', paints: 'text', role: 'mutedText', takesGradient: true },
     linkFacet,
     ...wordFacets,
   ],

@@ -15,7 +15,14 @@ export const priceTable = defineKind({
   facets: [
     { key: 'head', label: 'Head', paints: 'text', part: 'price-head', role: 'mutedText' },
     { key: 'text', label: 'Text', paints: 'text', part: 'price-cell', role: 'text' },
-    { key: 'price', label: 'Prices', paints: 'text', part: 'price-amount', role: 'heading' },
+    {
+      key: 'price',
+      label: 'Prices',
+      paints: 'text',
+      part: 'price-amount',
+      role: 'heading',
+      takesGradient: true,
+    },
     { key: 'line', label: 'Rules', paints: 'line', part: 'price-row', role: 'line' },
   ],
   features: [

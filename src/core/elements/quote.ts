@@ -9,7 +9,14 @@ export const quote = defineKind({
   label: 'Quote',
   content: z.strictObject({ runs: runsSchema, source: z.string().max(200) }),
   facets: [
-    { key: 'text', label: 'Words', paints: 'text', part: 'quote-words', role: 'heading' },
+    {
+      key: 'text',
+      label: 'Words',
+      paints: 'text',
+      part: 'quote-words',
+      role: 'heading',
+      takesGradient: true,
+    },
     { key: 'source', label: 'Source', paints: 'text', part: 'quote-source', role: 'mutedText' },
     { key: 'line', label: 'Rule', paints: 'line', role: 'accent' },
     linkFacet,

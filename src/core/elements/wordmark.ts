@@ -11,7 +11,7 @@ export const wordmark = defineKind({
     asset: z.string().max(60).optional(),
     href: z.string().max(500),
   }),
-  facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'heading' }],
+  facets: [{ key: 'text', label: 'Text', paints: 'text', role: 'heading', takesGradient: true }],
   features: features({
     ...asHeading({
       size: { usual: { px: 21 } },

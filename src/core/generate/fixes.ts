@@ -85,7 +85,7 @@ export function nearestChoices(
   const shades = slots
     .flatMap((slot) => (whole.includes(slot) ? [] : (nearestShade(slot, reads) ?? [])))
     .sort((a, b) => gap(a) - gap(b))
-  const own = nearestShade(now, reads)
+  const own = reads(now) ? now : nearestShade(now, reads)
   const first = [...(own ? [own] : []), ...whole.slice(0, 1)]
   // The same hue first, unless it goes so far that it no longer passes for its colour.
   if (own && gap(own) > FAR) first.reverse()

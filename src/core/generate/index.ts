@@ -20,6 +20,7 @@ export {
   type CellChange,
 } from './regeneration'
 export { remedyFor, type Remedy } from './remedy'
+export type { Tinted } from './tint'
 export { proposeRhythms, proposeTheme, themesByKind, type RhythmPage } from './rhythm'
 export { failingInSite } from './failing'
 export {

@@ -1,7 +1,17 @@
 import wcagContrast from 'wcag-contrast'
 import { demoSites } from '@demo/sites'
 import { over, toBytes, type Color } from '../color'
-import { coloredIn, facetsOf, groundsUnder, spotsOnPage, traceFacet, type Spot } from '../resolve'
+import {
+  coloredIn,
+  facetsOf,
+  groundsUnder,
+  samplePicture,
+  spotsOnPage,
+  traceFacet,
+  type Place,
+  type Spot,
+  type Standing,
+} from '../resolve'
 import {
   siteDocs,
   type ColorDecision,
@@ -126,4 +136,118 @@ test('where black and white lie under it, no one colour reads, and none is offer
     own({ value: '#808080' }),
   )
   expect(remedyIn(docs)).toMatchObject({ choices: [] })
+})
+
+describe('where it is known where it stands', () => {
+  const ramp = {
+    gradient: 'linear',
+    angle: 90,
+    stops: [
+      { at: 0, color: { value: '#000000' } },
+      { at: 100, color: { value: '#ffffff' } },
+    ],
+  }
+  const box = { width: 1000, height: 200 }
+  /** Everything is asked about the section; nothing else around the heading varies. */
+  const at = (
+    rect: { x: number; width: number },
+    pictureOf: Place['pictureOf'] = () => undefined,
+  ): Standing => ({
+    placeOn: () => ({ box, rects: [{ y: 20, height: 40, ...rect }], pictureOf }),
+  })
+  const remedyAt = (docs: SiteDocs, standing: Standing, ...others: SiteDocs[]) =>
+    remedyFor(
+      [spotIn(docs), ...others.map((each) => spotIn(each))],
+      elementIn(docs),
+      facetOf(heading),
+      'rest',
+      standing,
+    )
+  const onRamp = editedDocs(start, setFill(ramp), own({ value: '#ffffff' }))
+
+  test('white words read at the black end of a gradient, and not at its white end', () => {
+    expect(remedyAt(onRamp, at({ x: 0, width: 300 }))).toBeUndefined()
+    expect(remedyAt(onRamp, at({ x: 600, width: 300 }))!.reading.ratio).toBeLessThan(4.5)
+    expect(remedyIn(onRamp)).toMatchObject({ choices: [] })
+  })
+
+  test('a gradient of another window says nothing about this one', () => {
+    const narrow = editedDocs(onRamp, {
+      type: 'setLooks',
+      settings: [
+        {
+          on: { doc: home.id, section: 'newsletter' },
+          key: 'fillPhone',
+          state: 'rest',
+          value: { ...ramp, angle: 270 },
+        },
+      ],
+    })
+    const left = at({ x: 0, width: 300 })
+    expect(remedyAt(narrow, left)).toBeUndefined()
+    expect(remedyAt(narrow, { ...left, below: 'phone' })).toBeDefined()
+  })
+
+  const dots = samplePicture(
+    { width: 100, height: 20 },
+    { x: 50, y: 50 },
+    {
+      width: 2,
+      height: 1,
+      data: new Uint8ClampedArray([0, 0, 0, 255, 255, 255, 255, 255]),
+    },
+  )
+  const picture = { picture: 'logo', under: { slot: 'ink' } }
+  const onPicture = editedDocs(start, setFill(picture))
+  const across = at({ x: 300, width: 400 }, () => dots)
+
+  test('on a picture, the least tint is found with which it does', () => {
+    const remedy = remedyAt(onPicture, across)!
+    const { paint, percent, ratio, ground } = remedy.tinted!
+    expect(ground.owner).toBeUndefined()
+    expect(ratio).toBeGreaterThanOrEqual(4.5)
+    const mended = editedDocs(onPicture, setFill(paint))
+    expect(remedyAt(mended, across)).toBeUndefined()
+    // The colour of the tint is the theme's own ground, bound to its slot.
+    expect(paint.tint).toMatchObject({ slot: 'ink', shade: { alpha: percent - 100 } })
+    const less = { ...paint, tint: { slot: 'ink', shade: { alpha: percent - 105 } } }
+    expect(remedyAt(editedDocs(onPicture, setFill(less)), across)).toBeDefined()
+  })
+
+  test('a tint that is there is made stronger before another colour is taken', () => {
+    const weak = { ...picture, tint: { slot: 'brand', shade: { alpha: -90 } } }
+    const { paint } = remedyAt(editedDocs(start, setFill(weak)), across)!.tinted!
+    expect(paint.tint).toMatchObject({ slot: 'brand' })
+    const loose = { ...picture, tint: { value: 'rgb(23 33 31 / 10%)' } }
+    const stronger = remedyAt(editedDocs(start, setFill(loose)), across)!.tinted!
+    expect(stronger.paint.tint).toEqual({
+      value: `#17211f${Math.round(stronger.percent * 2.55)
+        .toString(16)
+        .padStart(2, '0')}`,
+    })
+  })
+
+  test('where a picture would have to be hidden, none is offered', () => {
+    const docs = editedDocs(onPicture, own({ value: '#777777' }))
+    expect(remedyAt(docs, across)!.tinted).toBeUndefined()
+  })
+
+  test('until the picture is there, what is under it is judged', () => {
+    expect(remedyAt(onPicture, at({ x: 0, width: 100 }))).toBeUndefined()
+  })
+})
+
+test('words in a gradient read as its worst colour does; plain ones near to its first are offered', () => {
+  const words = {
+    gradient: 'linear',
+    angle: 90,
+    stops: [
+      { at: 0, color: { slot: 'paper' } },
+      { at: 100, color: { slot: 'ink' } },
+    ],
+  }
+  const docs = editedDocs(start, setFill({ slot: 'ink' }), own(words as never))
+  const { reading, choices } = remedyIn(docs)!
+  expect(reading.ratio).toBeCloseTo(1, 1)
+  expect(choices[0]!.decision).toEqual({ slot: 'paper' })
 })

@@ -107,19 +107,48 @@ export function kindFeatureRules(): CssRule[] {
 
 type FileOf = (id: string) => PictureFile
 
-function valueCss(property: Property, value: LookValue, fileOf: FileOf) {
+type Declarations = ReadonlyArray<readonly [string, string]>
+
+/** Words in a gradient: their box is filled with it and cut out to them, in print as well. */
+const inGradient = (css: string): Declarations => [
+  ['color', 'transparent'],
+  ['background', css],
+  ['background-clip', 'text'],
+  ['print-color-adjust', 'exact'],
+]
+
+/** What a property is, as CSS. Plain words over a gradient take that away. */
+function valueCss(property: Property, value: LookValue, fileOf: FileOf, isOver: boolean) {
   if (isFeature(property)) return traitCss(property.trait, value as TraitValue)
-  return [[cssProperty(property), paintCss(value as Paint, fileOf)] as const]
+  const css = paintCss(value as Paint, fileOf)
+  if (!property.takesGradient) return [[cssProperty(property), css] as const]
+  if ('gradient' in (value as Paint)) return inGradient(css)
+  const plain = [cssProperty(property), css] as const
+  return isOver ? [plain, ['background', 'none'] as const] : [plain]
 }
 
-/** The rules for what one element, one element style or one section decides. */
+/** Words that a gradient fills in some state, by their keys. */
+export function gradientWords(properties: readonly Property[], looks: Looks | undefined): string[] {
+  return properties.flatMap((property) => {
+    if (isFeature(property) || !property.takesGradient) return []
+    const held = Object.values(looks?.[property.key] ?? {}) as Paint[]
+    return held.some((paint) => 'gradient' in paint) ? [property.key] : []
+  })
+}
+
+/**
+ * The rules for what one element, one element style or one section decides; `over` names words that
+ * something which it may lie over fills with a gradient.
+ */
 export function lookRules(
   root: string,
   properties: readonly Property[],
   looks: Looks | undefined,
   fileOf: FileOf,
+  over: readonly string[] = [],
 ): CssRule[] {
   if (!looks) return []
+  const filled = new Set([...over, ...gradientWords(properties, looks)])
   return properties.flatMap((property) =>
     states.flatMap((state) => {
       const value = looks[property.key]?.[state]
@@ -127,7 +156,7 @@ export function lookRules(
       const below = isFeature(property) ? undefined : property.below
       return {
         selector: target(root, property, state),
-        declarations: valueCss(property, value, fileOf),
+        declarations: valueCss(property, value, fileOf, filled.has(property.key)),
         ...(below ? { upTo: windowWidths[below] } : {}),
       }
     }),

@@ -155,6 +155,67 @@ describe('colours of single things', () => {
   })
 })
 
+describe('words in a gradient', () => {
+  const gradient = {
+    gradient: 'linear',
+    angle: 90,
+    stops: [
+      { at: 0, color: { slot: 'ink' } },
+      { at: 100, color: { slot: 'brand' } },
+    ],
+  }
+  const titled = (looks: unknown) => ({
+    a: { id: 'a', kind: 'heading', content: { runs: [{ text: 'x' }], level: 1 }, looks },
+  })
+  const cssOf = (looks: unknown, styles: unknown = {}) =>
+    renderPageCss(
+      withPage(pageOf(titled(looks)), frameSchema.parse({ ...ternFrame, styles })),
+      home.id,
+      where,
+    )
+
+  test('are cut out of it, on paper too', () => {
+    expect(cssOf({ text: { rest: gradient } })).toContain(
+      `[data-el="a"] {
+  color: transparent;
+  background: linear-gradient(90deg, var(--slot-ink) 0%, var(--slot-brand) 100%);
+  background-clip: text;
+  print-color-adjust: exact;
+}`,
+    )
+  })
+
+  test('are plain again under the pointer', () => {
+    const css = cssOf({ text: { rest: gradient, hover: { slot: 'ink' } } })
+    expect(css).toContain(
+      '[data-el="a"]:hover {\n  color: var(--slot-ink);\n  background: none;\n}',
+    )
+  })
+
+  test('are plain again where an element, or a style that inherits, says so', () => {
+    const plain = { text: { rest: { slot: 'ink' } } }
+    expect(cssOf(plain)).not.toContain('background: none')
+    const styles = {
+      proud: { id: 'proud', name: 'Proud', kind: 'heading', looks: { text: { rest: gradient } } },
+      calm: { id: 'calm', name: 'Calm', kind: 'heading', parent: 'proud', looks: plain },
+    }
+    expect(cssOf(plain, styles)).toContain('background: none')
+    const frame = frameSchema.parse({ ...ternFrame, styles })
+    expect(renderSiteCss(frame, [], where).styles).toContain(
+      '.style-calm {\n  color: var(--slot-ink);\n  background: none;\n}',
+    )
+    const based = {
+      'heading-1': {
+        id: 'heading-1',
+        name: 'Title',
+        kind: 'heading',
+        looks: { text: { rest: gradient } },
+      },
+    }
+    expect(cssOf(plain, based)).toContain('background: none')
+  })
+})
+
 test('a blending header lets a gradient or a picture of the section under it through, on that page alone', () => {
   const gradient = (from: string, to: string) => ({
     gradient: 'linear',

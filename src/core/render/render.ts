@@ -156,7 +156,7 @@ const siteLayers: {
   themes: (frame) => themesCss(frame),
   kinds: () => kindsCss(),
   styles: (frame, _shades, where) =>
-    writeRules([...styleRules(frame, where), ...bodyRules(frame.body, where)]),
+    writeRules([...styleRules(frame, where), ...bodyRules(frame.body, frame, where)]),
   custom: (frame, _shades, where) => withinSite(frame.customCss, placeOf(where)),
 }
 
@@ -174,7 +174,10 @@ export function renderSiteCss(
 /** What only one page needs: colours set on its elements and sections. */
 export function renderPageCss(docs: SiteDocs, page: PageId, where: Whereabouts): string {
   const body = bodyOf(docs, page)
-  return writeRules([...sectionRules(docs, page, where), ...(body ? bodyRules(body, where) : [])])
+  return writeRules([
+    ...sectionRules(docs, page, where),
+    ...(body ? bodyRules(body, docs.frame, where) : []),
+  ])
 }
 
 /** Nothing on a page may run or come from elsewhere. */

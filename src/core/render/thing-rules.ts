@@ -8,12 +8,13 @@ import {
   sectionFacets,
   sectionFeatures,
   type NamedBase,
+  type StyledKind,
 } from '../elements'
 import { liesOver, spotsOnPage, styleChain, veilOf } from '../resolve'
 import { own, type Body, type Frame, type PageId, type SiteDocs } from '../site'
 import { roleProperty, type CssRule } from './css-names'
 import type { PictureFile } from './paint-css'
-import { lookRules } from './property-css'
+import { gradientWords, lookRules } from './property-css'
 import type { Whereabouts } from './whereabouts'
 
 /** The files of pictures as grounds. */
@@ -24,12 +25,22 @@ const filesOf =
     position: positionOf(own(pictures, id)?.focus),
   })
 
+/** Of each kind, the words that some style fills with a gradient. */
+function filledByStyles({ styles }: Pick<Frame, 'styles'>): (kind: StyledKind) => string[] {
+  const filled = Object.values(styles).flatMap(({ id, kind, looks }) => {
+    const of = baseStyle(id)?.kind ?? kind
+    return gradientWords(propertiesOf(of), looks).map((key) => ({ of, key }))
+  })
+  return (kind) => filled.filter(({ of }) => of === kind).map(({ key }) => key)
+}
+
 /** What the elements of a body decide, each for itself. */
-export function bodyRules(body: Body, where: Whereabouts): CssRule[] {
+export function bodyRules(body: Body, frame: Pick<Frame, 'styles'>, where: Whereabouts): CssRule[] {
+  const filled = filledByStyles(frame)
   return Object.values(body.elements)
     .sort((a, b) => (a.id < b.id ? -1 : 1))
     .flatMap(({ id, kind, looks }) =>
-      lookRules(`[data-el="${id}"]`, propertiesOf(kind), looks, filesOf(where)),
+      lookRules(`[data-el="${id}"]`, propertiesOf(kind), looks, filesOf(where), filled(kind)),
     )
 }
 
@@ -46,13 +57,16 @@ function styleTree(styles: Frame['styles']) {
 }
 
 /** What base styles are decided to be, in the order of the kinds; what several kinds have in common first. */
-function baseRules({ styles }: Frame, where: Whereabouts): CssRule[] {
+function baseRules(frame: Frame, where: Whereabouts): CssRule[] {
+  const { styles } = frame
+  const filled = filledByStyles(frame)
   return [...baseStyles].sort(commonFirst).flatMap((base) => {
     const looks = own(styles, base.id)?.looks
     const properties = propertiesOf(base.kind)
     // The ground of sections is their theme's.
     const shared = base.kind === 'section' ? properties.filter(isFeature) : properties
-    return lookRules(baseSelector(base.kind, base), shared, looks, filesOf(where))
+    const selector = baseSelector(base.kind, base)
+    return lookRules(selector, shared, looks, filesOf(where), filled(base.kind))
   })
 }
 
@@ -62,13 +76,14 @@ const commonFirst = (a: NamedBase, b: NamedBase) =>
 /** What element styles decide, those that others inherit from first. */
 export function styleRules(frame: Frame, where: Whereabouts): CssRule[] {
   const { heirs, depths } = styleTree(frame.styles)
+  const filled = filledByStyles(frame)
   const given = Object.values(frame.styles)
     .filter(({ id }) => !baseStyle(id))
     .sort((a, b) => depths.get(a.id)! - depths.get(b.id)! || (a.id < b.id ? -1 : 1))
     .flatMap(({ id, kind, looks }) => {
       const names = heirs.get(id)!.map((heir) => `.style-${heir}`)
       const root = names.length === 1 ? names[0]! : `:is(${names.join(', ')})`
-      return lookRules(root, propertiesOf(kind), looks, filesOf(where))
+      return lookRules(root, propertiesOf(kind), looks, filesOf(where), filled(kind))
     })
   return [...baseRules(frame, where), ...given]
 }

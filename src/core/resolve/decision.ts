@@ -1,23 +1,5 @@
-import {
-  applyShade,
-  mix,
-  over,
-  colorOf,
-  shadesOf,
-  type Color,
-  type Shade,
-  type Steps,
-} from '../color'
-import {
-  isBound,
-  isColor,
-  own,
-  type ColorDecision,
-  type GradientPaint,
-  type Paint,
-  type Palette,
-  type Slot,
-} from '../site'
+import { applyShade, colorOf, shadesOf, type Color, type Shade, type Steps } from '../color'
+import { isBound, own, type ColorDecision, type Palette, type Slot } from '../site'
 
 /** The part of a palette that colours come from. */
 export type Slots = Pick<Palette, 'slots'>
@@ -59,28 +41,4 @@ export function decisionColor(palette: Slots, decision: ColorDecision): Color {
   }
   const color = colorOf(decision.value)
   return color ? applyShade(color, undefined) : nothing
-}
-
-/** Steps from one stop of a gradient to the next: fine enough that nothing between them reads otherwise. */
-const STEPS = 16
-
-/** The colours of a gradient, its stops and those between them, in the space that it mixes in. */
-function gradientColors(palette: Slots, { stops, space = 'srgb' }: GradientPaint): Color[] {
-  const colors = stops.map(({ color }) => decisionColor(palette, color))
-  return colors.flatMap((stop, i) => {
-    const next = colors[i + 1]
-    if (!next) return [stop]
-    return Array.from({ length: STEPS }, (_, step) => mix(stop, next, step / STEPS, space))
-  })
-}
-
-/**
- * The colours that a paint shows: one for a plain colour, for a gradient its
- * stops and those between them, for a picture what is under it, seen through its tint.
- */
-export function paintColors(palette: Slots, paint: Paint): Color[] {
-  if (isColor(paint)) return [decisionColor(palette, paint)]
-  if ('gradient' in paint) return gradientColors(palette, paint)
-  const under = decisionColor(palette, paint.under)
-  return [paint.tint ? over(decisionColor(palette, paint.tint), under) : under]
 }

@@ -1,31 +1,112 @@
-import { contrast, white, type Color } from '../color'
+import { contrast, luminance, white, type Color } from '../color'
 import { sectionFacets } from '../elements'
 import { roles } from '../roles'
 import type { SiteElement } from '../site'
-import { paintColors } from './decision'
-import { groundsOn, layer } from './layers'
+import {
+  colorsOfGround,
+  elementGrounds,
+  groundsOn,
+  layer,
+  varies,
+  type Ground,
+  type Sight,
+} from './layers'
+import { paintColors } from './paint-colors'
 import { liesOver, type Spot } from './spot'
 import { facetRole, traceFacet, type Trace } from './trace'
 import { veiledGrounds } from './veil'
 
-/** The colours of a section's ground, in windows of any width. */
-function sectionFills(spot: Spot): Color[] {
+const sectionGround = (trace: Trace): Ground => ({ owner: undefined, trace })
+
+/** The grounds of a section, in windows of any width: each that is decided of its own. */
+function sectionGrounds(spot: Spot): Ground[] {
   return sectionFacets.flatMap((facet) => {
-    const { paint, chain, decidedBy } = traceFacet(spot, undefined, facet, 'rest')
-    const { at, key } = chain[decidedBy]!
+    const trace = traceFacet(spot, undefined, facet, 'rest')
+    const { at, key } = trace.chain[trace.decidedBy]!
     const isSame = facet.within && (at === 'theme' || key !== facet.key)
-    return isSame ? [] : paintColors(spot.docs.frame.palette, paint)
+    return isSame ? [] : [sectionGround(trace)]
   })
+}
+
+/** The ground of a section in one window. */
+function groundIn(spot: Spot, { below }: NonNullable<Sight['standing']>): Ground {
+  const facet = sectionFacets.find((each) => each.below === below)!
+  return sectionGround(traceFacet(spot, undefined, facet, 'rest'))
+}
+
+/**
+ * The colours of a section's ground, in windows of any width. Where it is known
+ * where something stands in one of them, a gradient or a picture of another one
+ * says nothing: what stands there stands elsewhere.
+ */
+function sectionColors(spot: Spot, sight: Sight): Color[] {
+  const all = sectionGrounds(spot)
+  if (!sight.standing) return all.flatMap((ground) => colorsOfGround(spot, ground, sight))
+  const here = groundIn(spot, sight.standing)
+  const plain = all.filter((ground) => !varies(ground))
+  return [here, ...plain].flatMap((ground) => colorsOfGround(spot, ground, sight))
+}
+
+/** Steps of lightness of which a picture's darkest and lightest colours tell as much as all of them. */
+const LEVELS = 96
+
+/** Of very many opaque colours those that tell how anything reads on them: the darkest and the lightest of each level. */
+function telling(colors: Color[]): Color[] {
+  if (colors.length <= 2 * LEVELS) return colors
+  const weighed = colors
+    .map((color) => ({ color, level: luminance(color) }))
+    .sort((a, b) => a.level - b.level)
+  // Levels that look equally far apart: luminance goes with the square of lightness, about.
+  const levelOf = ({ level }: (typeof weighed)[number]) => Math.floor(Math.sqrt(level) * LEVELS)
+  return weighed
+    .filter(
+      (each, i) =>
+        i === 0 ||
+        i === weighed.length - 1 ||
+        levelOf(each) !== levelOf(weighed[i - 1]!) ||
+        levelOf(each) !== levelOf(weighed[i + 1]!),
+    )
+    .map(({ color }) => color)
 }
 
 /**
  * The opaque colours that lie under a facet: its element's own fill, the fills
  * of the elements around it, the section's ground, white paper under all. More
- * than one where a gradient is among them, or a picture under a header.
+ * than one where a gradient or a picture is among them: where it stands, if that
+ * is known, else anywhere.
  */
-export function groundsUnder(spot: Spot, element: SiteElement, trace: Trace): Color[] {
-  const section = liesOver(spot) ? veiledGrounds(spot) : layer(sectionFills(spot), [white])
-  return groundsOn(section, spot, element, trace)
+export function groundsUnder(
+  spot: Spot,
+  element: SiteElement,
+  trace: Trace,
+  sight: Sight = {},
+): Color[] {
+  const section = liesOver(spot) ? veiledGrounds(spot) : layer(sectionColors(spot, sight), [white])
+  return telling(groundsOn(section, spot, element, trace, sight))
+}
+
+/**
+ * The gradients and pictures that lie under a facet and can be seen there, the
+ * nearest first: what is read on them depends on where it stands. Nothing under a
+ * header that lies over a section: its veil is made for all that may come by.
+ */
+export function varyingUnder(
+  spot: Spot,
+  element: SiteElement,
+  trace: Trace,
+  standing?: Sight['standing'],
+): Ground[] {
+  const inside = elementGrounds(spot, element, trace).reverse()
+  const isOpaque = ({ trace: { color } }: Ground) => color !== undefined && color.alpha >= 1
+  const hidden = inside.findIndex(isOpaque)
+  const seen = hidden < 0 ? inside : inside.slice(0, hidden)
+  const section =
+    hidden >= 0 || liesOver(spot)
+      ? []
+      : standing
+        ? [groundIn(spot, standing)]
+        : sectionGrounds(spot)
+  return [...seen, ...section].filter(varies)
 }
 
 export interface Reading {
@@ -34,17 +115,30 @@ export interface Reading {
   /** What it needs; absent for decoration. */
   readonly needs?: number
   readonly ground: Color
+  /** The colour that is read; of a gradient the one that reads worst. */
+  readonly color: Color
 }
 
-/** How well a traced colour reads where it stands; undefined for fills and for what is no plain colour. */
-export function readingOf(spot: Spot, element: SiteElement, trace: Trace): Reading | undefined {
-  const { color, facet } = trace
-  if (!color || facet.paints === 'fill') return undefined
+/** How well a traced colour reads where it stands; undefined for fills. Words in a gradient read as its worst colour does. */
+export function readingOf(
+  spot: Spot,
+  element: SiteElement,
+  trace: Trace,
+  sight: Sight = {},
+): Reading | undefined {
+  const { paint, facet } = trace
+  if (facet.paints === 'fill') return undefined
+  const { palette } = spot.docs.frame
+  const colors = paintColors(palette, paint, sight.standing?.placeOn(element.id))
   const needs = roles[facetRole(facet, element)].needs
-  const readings = groundsUnder(spot, element, trace).map((ground) => ({
-    ratio: contrast(color, ground),
-    ground,
-    ...(needs ? { needs } : {}),
-  }))
+  const grounds = groundsUnder(spot, element, trace, sight)
+  const readings = colors.flatMap((color) =>
+    grounds.map((ground) => ({
+      ratio: contrast(color, ground),
+      ground,
+      color,
+      ...(needs ? { needs } : {}),
+    })),
+  )
   return readings.sort((a, b) => a.ratio - b.ratio)[0]
 }

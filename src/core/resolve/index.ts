@@ -1,12 +1,7 @@
-export {
-  decisionColor,
-  paintColors,
-  slotColor,
-  slotShades,
-  slotSteps,
-  type Slots,
-} from './decision'
-export { groundsUnder, readingOf, type Reading } from './grounds'
+export { decisionColor, slotColor, slotShades, slotSteps, type Slots } from './decision'
+export { groundsUnder, readingOf, varyingUnder, type Reading } from './grounds'
+export type { Ground, GroundOwner, Sight, Standing } from './layers'
+export { colorAlong, paintColors, type Place, type SampledPicture } from './paint-colors'
 export {
   failingRoles,
   type Failing,
@@ -37,3 +32,4 @@ export {
   type Trace,
 } from './trace'
 export { veilOf } from './veil'
+export { samplePicture, type Pixels } from './sampled-picture'

@@ -2,8 +2,9 @@ import { between, black, contrast, white, type Color } from '../color'
 import { sectionFacets } from '../elements'
 import { roles } from '../roles'
 import { canonicalJson, paintIn, type Paint, type SiteElement, type Theme } from '../site'
-import { decisionColor, paintColors } from './decision'
+import { decisionColor } from './decision'
 import { groundsOn, layer } from './layers'
+import { paintColors } from './paint-colors'
 import { liesOver, type Spot } from './spot'
 import { coloredIn, facetRole, traceFacet, type Trace } from './trace'
 
@@ -46,7 +47,8 @@ function marksIn(spot: Spot): Mark[] {
     if (!element || facet.paints === 'fill' || !needs) return []
     return (['rest', 'hover'] as const).flatMap((state): Mark[] => {
       const trace = traceFacet(spot, element, facet, state)
-      return trace.color ? [{ element, trace, color: trace.color, needs }] : []
+      const colors = paintColors(spot.docs.frame.palette, trace.paint)
+      return colors.map((color) => ({ element, trace, color, needs }))
     })
   })
 }

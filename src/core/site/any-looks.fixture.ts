@@ -1,9 +1,11 @@
 import fc from 'fast-check'
+import { mixSpaces } from '../color'
 import {
   baseStyles,
   isFeature,
   kindIds,
   propertiesOf,
+  type Facet,
   type Property,
   type StyledKind,
 } from '../elements'
@@ -24,7 +26,8 @@ import {
 import { siteDocs, type SiteDocs } from './docs'
 import { frameSchema } from './frame'
 import { pageSchema, type Page } from './page'
-import type { LookValue, Looks, TraitValues } from './looks'
+import { paintKindsOf, type LookValue, type Looks, type TraitValues } from './looks'
+import { gradientKinds, type Paint } from './paint'
 
 const whole = (min: number, max: number) => fc.integer({ min, max })
 const hundredths = (min: number, max: number) =>
@@ -41,6 +44,27 @@ const color = (slots: readonly string[]) =>
     }),
     fc.record({ value: fc.constantFrom('#1c5a54', 'teal', 'rgb(1 2 3 / 40%)', 'hsl(20 50% 50%)') }),
   ) as fc.Arbitrary<never>
+
+const gradient = (slots: readonly string[]) =>
+  fc.record(
+    {
+      gradient: fc.constantFrom(...gradientKinds),
+      angle: whole(0, 360),
+      stops: fc
+        .array(fc.record({ at: whole(0, 100), color: color(slots) }), {
+          minLength: 2,
+          maxLength: 4,
+        })
+        .map((stops) => stops.sort((a, b) => a.at - b.at)),
+      space: fc.constantFrom(...mixSpaces),
+    },
+    { requiredKeys: ['gradient', 'angle', 'stops'] },
+  ) as fc.Arbitrary<Paint>
+
+const anyPaint = (facet: Facet, slots: readonly string[]): fc.Arbitrary<Paint> =>
+  paintKindsOf(facet).includes('gradient')
+    ? fc.oneof({ weight: 3, arbitrary: color(slots) }, { weight: 1, arbitrary: gradient(slots) })
+    : color(slots)
 
 const traitArbitraries = (
   slots: readonly string[],
@@ -97,7 +121,7 @@ const traitArbitraries = (
 export function anyValue(property: Property, slots: readonly string[]): fc.Arbitrary<LookValue> {
   return isFeature(property)
     ? (traitArbitraries(slots)[property.trait] as fc.Arbitrary<LookValue>)
-    : color(slots)
+    : anyPaint(property, slots)
 }
 
 /** Looks that hold some of the properties, each in some states. */

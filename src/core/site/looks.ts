@@ -1,7 +1,16 @@
 import * as z from 'zod'
 import { isFeature, propertiesOf, type Facet, type Property, type StyledKind } from '../elements'
 import { plainValues, states, underline, type State, type TraitId } from '../traits'
-import { colorDecision, isBound, isLoose, paint, type ColorDecision, type Paint } from './paint'
+import {
+  colorDecision,
+  isBound,
+  isLoose,
+  paint,
+  paintKinds,
+  type ColorDecision,
+  type Paint,
+  type PaintKind,
+} from './paint'
 
 /** Most shadows of one thing. */
 export const mostShadows = 12
@@ -42,6 +51,12 @@ export type Looks = Readonly<
 /** What a property can hold. */
 export const valueSchema = (property: Property): z.ZodType<LookValue> =>
   isFeature(property) ? traitValues[property.trait] : paint
+
+/** The kinds of paint that a facet can hold. */
+export function paintKindsOf({ paints, takesGradient }: Facet): readonly PaintKind[] {
+  if (paints === 'fill') return paintKinds
+  return takesGradient ? ['color', 'gradient'] : ['color']
+}
 
 /** Names of properties that kinds had once, or will have: kept, and without effect. */
 const key = z.string().regex(/^[a-z][A-Za-z]{0,40}$/)

@@ -59,6 +59,15 @@ export type GradientPaint = z.infer<typeof gradientPaint>
 export type PicturePaint = z.infer<typeof picturePaint>
 export type Paint = z.infer<typeof paint>
 
+/** What kinds of paint there are: a plain colour, a gradient, a picture. */
+export const paintKinds = ['color', 'gradient', 'picture'] as const
+export type PaintKind = (typeof paintKinds)[number]
+
+export function paintKind(value: Paint): PaintKind {
+  if (isColor(value)) return 'color'
+  return 'gradient' in value ? 'gradient' : 'picture'
+}
+
 export function isBound(value: Paint): value is BoundDecision {
   return 'slot' in value
 }

@@ -2,9 +2,11 @@
 
 import {
   isColor,
+  paintKind,
   type ColorDecision,
   type GradientPaint,
   type Paint,
+  type PaintKind,
   type PicturePaint,
 } from '@/core/site'
 import { ColorChooser } from '../color'
@@ -14,13 +16,10 @@ import { GradientEditor } from './gradient-editor'
 import { PicturePaintEditor } from './picture-paint-editor'
 import { useRecipes } from './use-recipes'
 
-type Kind = 'color' | 'gradient' | 'picture'
-
-const kindOf = (paint: Paint): Kind =>
-  isColor(paint) ? 'color' : 'gradient' in paint ? 'gradient' : 'picture'
-
 interface FillChooserProps {
   readonly label: string
+  /** The kinds of paint that it can be. */
+  readonly kinds: readonly PaintKind[]
   /** What is decided where the change goes; absent where nothing is. */
   readonly value?: Paint
   /** What is seen now. */
@@ -30,15 +29,17 @@ interface FillChooserProps {
   readonly onPoint: (decision: ColorDecision | undefined) => void
 }
 
-/** A fill: one colour, a gradient, or a picture. */
+const KINDS = { color: 'Colour', gradient: 'Gradient', picture: 'Picture' } as const
+
+/** A fill: one colour, a gradient, or a picture; of words a colour or a gradient. */
 export function FillChooser(props: FillChooserProps) {
-  const { label, value, present, onDrag, onChoose, onPoint } = props
+  const { label, kinds, value, present, onDrag, onChoose, onPoint } = props
   const recipes = useRecipes()
   const pictures = useEditorState((state) => state.docs.pictures)
   const shown = value ?? present
   const [firstPicture] = Object.values(pictures)
   const under: ColorDecision = isColor(present) ? present : { value: '#808080' }
-  const turnTo = (kind: Kind) => {
+  const turnTo = (kind: PaintKind) => {
     if (kind === 'color') return onChoose(firstColor(shown))
     if (kind === 'picture' && firstPicture) {
       return onChoose({ picture: firstPicture.id, under } as PicturePaint)
@@ -49,12 +50,10 @@ export function FillChooser(props: FillChooserProps) {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
       <Segments
         label="Kind of fill"
-        value={kindOf(shown)}
-        options={[
-          ['color', 'Colour'],
-          ['gradient', 'Gradient'],
-          ...(firstPicture ? [['picture', 'Picture'] as const] : []),
-        ]}
+        value={paintKind(shown)}
+        options={kinds
+          .filter((kind) => kind !== 'picture' || firstPicture)
+          .map((kind) => [kind, KINDS[kind]] as const)}
         onChange={turnTo}
       />
       {isColor(shown) && (

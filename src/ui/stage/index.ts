@@ -20,3 +20,4 @@ export {
   type StageWriter,
 } from './stage-document'
 export { StageFrame } from './stage-frame'
+export { useStanding } from './use-standing'

@@ -7,6 +7,7 @@ import { hasFollowers } from '@/core/generate'
 import type { Spot } from '@/core/resolve'
 import {
   isColor,
+  paintKindsOf,
   type ColorDecision,
   type LookValue,
   type Paint,
@@ -142,11 +143,12 @@ function Setting({ option, trace, spot, element, onDrag, onChoose }: SettingProp
   const role = roleOf(trace, element)
   // Themes say which colour each role takes; a gradient or a picture is what one thing or a style decides.
   const isThemes = option.kind === 'role' || option.kind === 'everywhere'
-  const takesPaint = property.paints === 'fill' && !isThemes
+  const kinds = isThemes ? [] : paintKindsOf(property)
   return (
     <>
-      {takesPaint ? (
+      {kinds.length > 1 ? (
         <FillChooser
+          kinds={kinds}
           label={`Colour for ${option.label}`}
           value={held}
           present={paint}

@@ -6,7 +6,7 @@ import { writeHex, writeRatio } from '@/core/color'
 import { writeDecision, type Edit } from '@/core/edit'
 import type { Facet } from '@/core/elements'
 import { afterDark, remedyFor } from '@/core/generate'
-import { spotsOnPage, type Spot } from '@/core/resolve'
+import { spotsOnPage, type Spot, type Standing } from '@/core/resolve'
 import { roleName } from '@/core/roles'
 import type { ColorDecision, SiteElement, State } from '@/core/site'
 import { ReadableChoice } from '../color'
@@ -14,6 +14,7 @@ import { isAfterDark, useEditor, useEditorState, type Selection } from '../edito
 import { previewColor } from '../stage'
 import { editProblemWords } from '../words'
 import { afterDarkEdit } from './after-dark-edit'
+import { TintRemedy } from './tint-remedy'
 
 interface RemediesProps {
   readonly spot: Spot
@@ -22,6 +23,8 @@ interface RemediesProps {
   /** What does not read: the colour that is traced, or what stands on it. */
   readonly facet: Facet
   readonly state: State
+  /** Where it stands, if what lies under it is not the same everywhere. */
+  readonly standing?: Standing
   /** The element in words, for the samples. */
   readonly words: string
 }
@@ -41,39 +44,35 @@ function useOtherEdition(spot: Spot): Spot | undefined {
 }
 
 /** The nearest readable colours for something on the page that cannot be read; pointing at one shows it there. */
-export function Remedies({ spot, selection, element, facet, state, words }: RemediesProps) {
+export function Remedies(props: RemediesProps) {
+  const { spot, selection, element, facet, state, standing, words } = props
   const editor = useEditor()
   const dark = useEditorState(isAfterDark)
   const other = useOtherEdition(spot)
   const remedy = useMemo(
-    () => remedyFor(other ? [spot, other] : [spot], element, facet, state),
-    [spot, other, element, facet, state],
+    () => remedyFor(other ? [spot, other] : [spot], element, facet, state, standing),
+    [spot, other, element, facet, state, standing],
   )
   const show = (color?: string) => state === 'rest' && previewColor(selection, facet, color)
   useEffect(() => () => previewColor(selection, facet, undefined), [selection, facet])
   if (!remedy) return null
-  const { role, reading, choices } = remedy
+  const { role, reading, choices, tinted } = remedy
   const { palette } = spot.docs.frame
   const name = role ? `${roleName(role).toLowerCase()} in ${spot.theme.name}` : 'this element'
-  const take = (decision: ColorDecision) => {
+  const run = (edit: Edit) => {
     show()
-    const edit: Edit = role
-      ? { type: 'setRole', themes: [spot.theme.id], role, decision }
-      : {
-          type: 'setLooks',
-          settings: [
-            {
-              on: { doc: selection.doc, element: element.id },
-              key: facet.key,
-              state,
-              value: decision,
-            },
-          ],
-        }
     const problem = editor.dispatch(dark ? afterDarkEdit(edit, spot) : edit)
     if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
   }
-  if (choices.length === 0) {
+  const take = (value: ColorDecision) => {
+    const on = { doc: selection.doc, element: element.id }
+    run(
+      role
+        ? { type: 'setRole', themes: [spot.theme.id], role, decision: value }
+        : { type: 'setLooks', settings: [{ on, key: facet.key, state, value }] },
+    )
+  }
+  if (choices.length === 0 && !tinted) {
     return (
       <p className="font-semibold">
         × No one colour of the palette can be read on all that lies under it. Change what lies under
@@ -86,9 +85,13 @@ export function Remedies({ spot, selection, element, facet, state, words }: Reme
       aria-label="Colours that can be read here"
       className="grid gap-1 rounded-md border border-dashed border-ink p-2"
     >
-      <p>
-        The nearest that can be read, for <b>{name}</b>:
-      </p>
+      {choices.length > 0 ? (
+        <p>
+          The nearest that can be read, for <b>{name}</b>:
+        </p>
+      ) : (
+        <p>No one colour of the palette can be read on all that lies under it.</p>
+      )}
       {choices.map(({ decision, color, ratio }) => {
         const hex = writeHex(color)
         const written = writeDecision(palette, decision)
@@ -111,6 +114,9 @@ export function Remedies({ spot, selection, element, facet, state, words }: Reme
           />
         )
       })}
+      {tinted && (
+        <TintRemedy spot={spot} tinted={tinted} reading={reading} words={words} onTake={run} />
+      )}
     </section>
   )
 }

@@ -16,7 +16,7 @@ import { bodyOf, childrenOf, walkSection, type SiteElement } from '@/core/site'
 import type { State } from '@/core/traits'
 import { ContentPanel, DeedBar, PartNote } from '../content'
 import { spotOfSelection, useEditor, useEditorState, useSpots, type Selection } from '../editor'
-import { findOverrule, holdState, selectedNode, stageStore } from '../stage'
+import { findOverrule, holdState, selectedNode, stageStore, useStanding } from '../stage'
 import { Chain } from './chain'
 import { ChangeFor } from './change-for'
 import { SnippetCode, TextColors } from './later-text-colors'
@@ -159,8 +159,11 @@ function Entry({ spot, selection, element, trace, words }: EntryProps) {
     color?.facet.paints === 'fill'
       ? facets.find(({ on, pseudo }) => on === color.facet.key && !pseudo)
       : color?.facet
+  const standing = useStanding({ spot, selection, element, facet: judged, state })
   const reading =
-    element && judged && readingOf(spot, element, traceFacet(spot, element, judged, state))
+    element &&
+    judged &&
+    readingOf(spot, element, traceFacet(spot, element, judged, state), { standing })
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2.5">
       <Chain
@@ -172,6 +175,7 @@ function Entry({ spot, selection, element, trace, words }: EntryProps) {
         <ReadingLine
           reading={reading}
           on={judged === color?.facet ? 'On its ground' : `${judged?.label} on it`}
+          where={standing && WINDOWS[standing.below ?? 'desktop']}
         />
       )}
       {element && judged && (
@@ -182,6 +186,7 @@ function Entry({ spot, selection, element, trace, words }: EntryProps) {
           element={element}
           facet={judged}
           state={state}
+          standing={standing}
           words={words}
         />
       )}
@@ -196,13 +201,17 @@ function Entry({ spot, selection, element, trace, words }: EntryProps) {
   )
 }
 
+const WINDOWS = { desktop: 'a desktop', tablet: 'a tablet', phone: 'a phone' } as const
+
 interface ReadingLineProps {
   readonly reading: NonNullable<ReturnType<typeof readingOf>>
   readonly on: string
+  /** The window that it was measured in, where what lies under it is not the same everywhere. */
+  readonly where?: string
 }
 
 /** How well it reads, with what it would need. */
-function ReadingLine({ reading: { ratio, needs }, on }: ReadingLineProps) {
+function ReadingLine({ reading: { ratio, needs }, on, where }: ReadingLineProps) {
   const verdict =
     needs === undefined
       ? 'decoration'
@@ -210,11 +219,16 @@ function ReadingLine({ reading: { ratio, needs }, on }: ReadingLineProps) {
         ? '✓ reads well, AA'
         : `× hard to read, needs ${needs}`
   return (
-    <p className="flex items-baseline justify-between border-y border-edge py-2">
+    <p className="flex flex-wrap items-baseline justify-between gap-x-3 border-y border-edge py-2">
       <span>{on}</span>
       <span>
         <b className="code">{writeRatio(ratio)}</b> {verdict}
       </span>
+      {where && (
+        <span className="basis-full text-xs text-soft">
+          At the worst point of where it stands, on {where}.
+        </span>
+      )}
     </p>
   )
 }
