@@ -13,6 +13,7 @@ import { ColorChooser } from '../color'
 import { useEditorState } from '../editor'
 import { Segments } from '../kit'
 import { GradientEditor } from './gradient-editor'
+import type { FilledPlace } from './held-gradient'
 import { PicturePaintEditor } from './picture-paint-editor'
 import { useRecipes } from './use-recipes'
 
@@ -27,13 +28,15 @@ interface FillChooserProps {
   readonly onDrag: (paint: Paint) => void
   readonly onChoose: (paint: Paint) => void
   readonly onPoint: (decision: ColorDecision | undefined) => void
+  /** Where a gradient is on the page, to be taken hold of there. */
+  readonly place?: FilledPlace
 }
 
 const KINDS = { color: 'Colour', gradient: 'Gradient', picture: 'Picture' } as const
 
 /** A fill: one colour, a gradient, or a picture; of words a colour or a gradient. */
 export function FillChooser(props: FillChooserProps) {
-  const { label, kinds, value, present, onDrag, onChoose, onPoint } = props
+  const { label, kinds, value, present, onDrag, onChoose, onPoint, place } = props
   const recipes = useRecipes()
   const pictures = useEditorState((state) => state.docs.pictures)
   const shown = value ?? present
@@ -65,7 +68,9 @@ export function FillChooser(props: FillChooserProps) {
           onChoose={onChoose}
         />
       )}
-      {'gradient' in shown && <GradientEditor value={shown} onDrag={onDrag} onChoose={onChoose} />}
+      {'gradient' in shown && (
+        <GradientEditor value={shown} place={place} onDrag={onDrag} onChoose={onChoose} />
+      )}
       {'picture' in shown && (
         <PicturePaintEditor value={shown} onDrag={onDrag} onChoose={onChoose} />
       )}

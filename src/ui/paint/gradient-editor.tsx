@@ -11,16 +11,22 @@ import { useEditorState } from '../editor'
 import { Amount, Button, Fold, Segments, SelectField } from '../kit'
 import { Accordion } from 'radix-ui'
 import { GradientBar } from './gradient-bar'
+import { useHeldGradient, type FilledPlace } from './held-gradient'
 import { Recipes } from './recipes'
 
-interface GradientEditorProps {
+interface GradientWayProps {
   readonly value: GradientPaint
   readonly onDrag: (value: GradientPaint) => void
   readonly onChoose: (value: GradientPaint) => void
 }
 
+interface GradientEditorProps extends GradientWayProps {
+  /** Where it is on the page, to be taken hold of there. */
+  readonly place?: FilledPlace
+}
+
 /** A gradient: its stops, its way, and recipes out of the palette. Every stop is a colour decision of its own. */
-export function GradientEditor({ value, onDrag, onChoose }: GradientEditorProps) {
+export function GradientEditor({ value, place, onDrag, onChoose }: GradientEditorProps) {
   const palette = useEditorState((state) => state.docs.frame.palette)
   const [chosen, setChosen] = useState(0)
   // What is dragged is shown here at once, and on the page; kept when it is let go.
@@ -41,6 +47,16 @@ export function GradientEditor({ value, onDrag, onChoose }: GradientEditorProps)
     ...shown,
     stops: stops.with(at, { ...stops[at]!, ...next }),
   })
+  useHeldGradient(
+    place && {
+      place,
+      value: shown,
+      chosen: index,
+      onPick: setChosen,
+      onDrag: drag,
+      onChoose: choose,
+    },
+  )
   /** A new stop stands half way to the next one, in the colour that is there. */
   const add = () => {
     const from = Math.min(index, stops.length - 2)
@@ -112,7 +128,7 @@ export function GradientEditor({ value, onDrag, onChoose }: GradientEditorProps)
 const SPACES = { srgb: 'sRGB', oklab: 'OKLab', oklch: 'OKLCH, around' } as const
 
 /** Which way a gradient goes: its kind, its angle or its centre, and the space that it mixes in. */
-function GradientWay({ value, onDrag, onChoose }: GradientEditorProps) {
+function GradientWay({ value, onDrag, onChoose }: GradientWayProps) {
   const { gradient, angle, center = { x: 50, y: 50 } } = value
   return (
     <>

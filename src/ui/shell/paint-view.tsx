@@ -21,6 +21,7 @@ import { TracePanel } from '../trace'
 import { Tray } from '../tray'
 import { WordsLayer } from '../writing'
 import { deedOfKey, SectionHandles } from '../content'
+import { GradientOnPage } from '../paint'
 import { drop, lift, slotTarget } from './drags'
 import { useBrush } from './use-brush'
 
@@ -82,6 +83,7 @@ export function PaintView() {
                 {(scale) => (
                   <>
                     <SectionHandles scale={scale} />
+                    <GradientOnPage scale={scale} />
                     <WordsLayer scale={scale} />
                   </>
                 )}

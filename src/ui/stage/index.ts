@@ -21,3 +21,4 @@ export {
 } from './stage-document'
 export { StageFrame } from './stage-frame'
 export { useStanding } from './use-standing'
+export { paintedBox } from './standing'

@@ -2,7 +2,9 @@ import { windowWidths, type Facet } from '@/core/elements'
 import type { Rect } from '@/core/geometry'
 import { facetsOf, type GroundOwner, type Place, type Standing } from '@/core/resolve'
 import type { SiteElement } from '@/core/site'
-import type { DeviceWidth } from '../editor'
+import type { DeviceWidth, Selection } from '../editor'
+import { selectedNode } from './hit-test'
+import { partsOf } from './overrule'
 
 /** Where the words in a node stand, in CSS pixels of the page; the node itself where it has none. Words of elements inside of it are theirs. */
 function wordsIn(node: HTMLElement): DOMRect[] {
@@ -19,8 +21,8 @@ function wordsIn(node: HTMLElement): DOMRect[] {
   return rects.length ? rects : [node.getBoundingClientRect()]
 }
 
-/** The box that a background fills, inside of its border. */
-function boxOf(node: HTMLElement): Rect {
+/** The box that a background fills, inside of its border: empty for what runs on from line to line. */
+export function paddingBox(node: HTMLElement): Rect {
   const { left, top } = node.getBoundingClientRect()
   return {
     x: left + node.clientLeft,
@@ -63,10 +65,10 @@ export function standingOf(
     const first = nodes[0] && groundNode(nodes[0], element, facet, owner)
     if (!first) return undefined
     // Several parts may stand on grounds of their own, each as large as the first: then each is looked at where it stands.
-    const box = boxOf(first)
+    const box = paddingBox(first)
     const rects = nodes.flatMap((node) => {
       const ground = groundNode(node, element, facet, owner)
-      const { x, y } = ground ? boxOf(ground) : box
+      const { x, y } = ground ? paddingBox(ground) : box
       return wordsIn(node).map((rect) => ({
         x: rect.left - x,
         y: rect.top - y,
@@ -83,4 +85,12 @@ export function standingOf(
       return known.get(owner)
     },
   }
+}
+
+/** The box that a facet of a thing is painted in, in CSS pixels of the page: of several the first. */
+export function paintedBox(stage: Document, selection: Selection, facet: Facet): Rect | undefined {
+  const node = selectedNode(stage, selection)
+  const [part] = node ? partsOf(node, facet) : []
+  const box = part && paddingBox(part)
+  return box && box.width > 0 && box.height > 0 ? box : undefined
 }

@@ -1,6 +1,6 @@
 'use client'
 
-import { useEffect, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { type Edit } from '@/core/edit'
 import { hasFollowers } from '@/core/generate'
@@ -99,6 +99,7 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
           option={option}
           trace={trace}
           spot={spot}
+          selection={selection}
           element={element}
           onDrag={(value) => previewEdit(whole(option.edit!(value)))}
           onChoose={(value) => run(option.edit!(value))}
@@ -118,15 +119,21 @@ interface SettingProps {
   readonly option: ReachOption
   readonly trace: Traced
   readonly spot: Spot
+  readonly selection: Selection
   readonly element?: SiteElement
   readonly onDrag: (value: LookValue) => void
   readonly onChoose: (value: LookValue) => void
 }
 
 /** What a property is set with: the palette for colours, an editor of its own for all else. */
-function Setting({ option, trace, spot, element, onDrag, onChoose }: SettingProps) {
+function Setting(props: SettingProps) {
+  const { option, trace, spot, selection, element, onDrag, onChoose } = props
   const [pointed, setPointed] = useState<ColorDecision>()
   const { property } = trace
+  const place = useMemo(
+    () => (isFeature(property) ? undefined : { selection, facet: property }),
+    [selection, property],
+  )
   if (isFeature(property)) {
     return (
       <TraitEditor
@@ -149,6 +156,7 @@ function Setting({ option, trace, spot, element, onDrag, onChoose }: SettingProp
       {kinds.length > 1 ? (
         <FillChooser
           kinds={kinds}
+          place={place}
           label={`Colour for ${option.label}`}
           value={held}
           present={paint}
