@@ -79,7 +79,11 @@ export function sectionOf(body: Body, element: ElementId): SectionId | undefined
 
 /** Where an element stands: what holds it, and its neighbours there. */
 export function seatOf(body: Body, section: SectionId, element: ElementId) {
-  const holder = Object.values(body.elements).find(({ children }) => children?.includes(element))
-  const list = holder?.children ?? own(body.sections, section)?.children ?? []
+  const top = own(body.sections, section)?.children ?? []
+  // Most stand in no other: then nothing has to be searched.
+  const holder = top.includes(element)
+    ? undefined
+    : Object.values(body.elements).find(({ children }) => children?.includes(element))
+  const list = holder?.children ?? top
   return { into: holder?.id, list, at: list.indexOf(element) }
 }

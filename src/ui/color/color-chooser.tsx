@@ -1,6 +1,5 @@
 'use client'
 
-import { Accordion } from 'radix-ui'
 import { useState } from 'react'
 import { writeDecision } from '@/core/edit'
 import { decisionColor } from '@/core/resolve'
@@ -14,7 +13,7 @@ import {
 } from '@/core/site'
 import { useEditorState } from '../editor'
 import { decisionHex, distinctFan } from '../look'
-import { Fold, useRoving } from '../kit'
+import { Fold, Folds, useRoving } from '../kit'
 import { ColorEditor } from './later-editor'
 import { Readings, type ReadsOn } from './readings'
 import { ShadeEditor } from './shade-editor'
@@ -104,11 +103,7 @@ export function ColorChooser(props: ColorChooserProps) {
         </div>
       )}
       {slots.length === 0 && <p className="text-soft">The palette has no slots yet.</p>}
-      <Accordion.Root
-        type="single"
-        collapsible
-        defaultValue={shown && !isBound(shown) ? 'loose' : undefined}
-      >
+      <Folds begin={shown && !isBound(shown) ? ['loose'] : []}>
         {begun && isBound(begun) && (
           <Fold value="shade" title={`A shade of ${slotName(palette, begun.slot)}`}>
             <ShadeEditor palette={palette} value={begun} onChoose={rest} />
@@ -122,7 +117,7 @@ export function ColorChooser(props: ColorChooserProps) {
             readsOn={readsOn}
           />
         </Fold>
-      </Accordion.Root>
+      </Folds>
       {shown && isBound(shown) && color && <Readings color={color} readsOn={readsOn} />}
     </div>
   )

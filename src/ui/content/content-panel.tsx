@@ -1,17 +1,16 @@
 'use client'
 
-import { Accordion } from 'radix-ui'
 import { contentAt, type ContentPath } from '@/core/edit'
 import { kindOf } from '@/core/elements'
 import type { DocId, SiteElement } from '@/core/site'
 import { create } from 'zustand'
 import { useEditor } from '../editor'
-import { Fold } from '../kit'
+import { Fold, Folds } from '../kit'
 import { editProblemWords } from '../words'
 import { FieldEditor } from './field-editor'
 
 /** Whether it is open: whoever sets entries sets those of the next element as well. */
-const useOpen = create<{ readonly open: string }>(() => ({ open: '' }))
+const useOpen = create<{ readonly open: readonly string[] }>(() => ({ open: [] }))
 
 interface ContentPanelProps {
   readonly doc: DocId
@@ -38,11 +37,9 @@ export function ContentPanel({ doc, element }: ContentPanelProps) {
     return problem && `Not kept: ${editProblemWords[problem]}.`
   }
   return (
-    <Accordion.Root
-      type="single"
-      collapsible
-      value={open}
-      onValueChange={(next) => useOpen.setState({ open: next })}
+    <Folds
+      open={open}
+      onOpen={(next) => useOpen.setState({ open: next })}
       className="border-b border-edge"
     >
       <Fold value="content" title={fields.map(({ label }) => label).join(', ')}>
@@ -58,6 +55,6 @@ export function ContentPanel({ doc, element }: ContentPanelProps) {
           ))}
         </div>
       </Fold>
-    </Accordion.Root>
+    </Folds>
   )
 }

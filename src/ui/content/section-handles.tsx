@@ -2,14 +2,14 @@
 
 import { useDraggable, useDroppable } from '@dnd-kit/core'
 import { GripVertical, Plus } from 'lucide-react'
-import { useMemo } from 'react'
+import { memo, useMemo } from 'react'
 import { useStore } from 'zustand'
 import type { SectionId } from '@/core/site'
 import { useEditor, useSpots } from '../editor'
 import { boxOf, selectedNode, stageStore, type Box } from '../stage'
 
 /** Beside the page, left of each of its sections: a grip to move it, and between two a way to add one. */
-export function SectionHandles({ scale }: { readonly scale: number }) {
+export const SectionHandles = memo(function SectionHandles({ scale }: { readonly scale: number }) {
   const editor = useEditor()
   const spots = useSpots()
   const stage = useStore(stageStore, (state) => state.stage)
@@ -53,7 +53,7 @@ export function SectionHandles({ scale }: { readonly scale: number }) {
       ))}
     </>
   )
-}
+})
 
 interface HandleProps {
   readonly id: SectionId

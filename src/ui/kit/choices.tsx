@@ -1,7 +1,15 @@
 'use client'
 
-import { RadioGroup } from 'radix-ui'
-import type { MouseEvent, ReactNode } from 'react'
+import { createContext, useContext, useId, type MouseEvent, type ReactNode } from 'react'
+
+interface Chosen {
+  /** What the browser tells the choices of one group by. */
+  readonly name: string
+  readonly value: string | undefined
+  readonly onChange: (value: string) => void
+}
+
+const Group = createContext<Chosen | undefined>(undefined)
 
 interface ChoicesProps {
   readonly label: string
@@ -11,17 +19,13 @@ interface ChoicesProps {
   readonly children: ReactNode
 }
 
-/** One of some things that are drawn, not only named: one stop for the tab key, arrow keys choose. */
+/** One of some things that are drawn, not only named: one stop for the tab key, arrow keys choose, as the browser has it. */
 export function Choices({ label, value, onChange, className, children }: ChoicesProps) {
+  const name = useId()
   return (
-    <RadioGroup.Root
-      aria-label={label}
-      value={value ?? ''}
-      onValueChange={onChange}
-      className={className}
-    >
-      {children}
-    </RadioGroup.Root>
+    <div role="radiogroup" aria-label={label} className={className}>
+      <Group value={{ name, value, onChange }}>{children}</Group>
+    </div>
   )
 }
 
@@ -29,15 +33,31 @@ interface ChoiceProps {
   readonly value: string
   /** Its name, where what it shows has none. */
   readonly label?: string
+  /** How it looks; `has-checked:` where it is the one that is chosen. */
   readonly className?: string
   readonly onClick?: (event: MouseEvent) => void
   readonly children: ReactNode
 }
 
-export function Choice({ value, label, className, onClick, children }: ChoiceProps) {
+export function Choice({ value, label, className = '', onClick, children }: ChoiceProps) {
+  const group = useContext(Group)
+  if (!group) throw new Error('a choice stands in Choices')
   return (
-    <RadioGroup.Item value={value} aria-label={label} className={className} onClick={onClick}>
+    <label
+      className={`relative has-focus-visible:outline-2 has-focus-visible:-outline-offset-2 has-focus-visible:outline-ink ${className}`}
+    >
       {children}
-    </RadioGroup.Item>
+      {/* It lies over all of it and is not seen: what is clicked and walked to is the browser's own. */}
+      <input
+        type="radio"
+        name={group.name}
+        value={value}
+        aria-label={label}
+        checked={group.value === value}
+        onChange={() => group.onChange(value)}
+        onClick={onClick}
+        className="absolute inset-0 size-full cursor-pointer opacity-0"
+      />
+    </label>
   )
 }

@@ -2,7 +2,47 @@
 
 import { ChevronRight } from 'lucide-react'
 import { Accordion } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { createContext, useContext, useState, type ReactNode } from 'react'
+
+const Open = createContext<readonly string[]>([])
+
+interface FoldsProps {
+  /** Whether several can be open beside each other. */
+  readonly several?: boolean
+  /** The ones that are open at first. */
+  readonly begin?: readonly string[]
+  /** The ones that are open, where others decide it. */
+  readonly open?: readonly string[]
+  readonly onOpen?: (open: readonly string[]) => void
+  readonly className?: string
+  readonly children: ReactNode
+}
+
+/** Parts that show their content only when they are opened. */
+export function Folds({ several, begin = [], open, onOpen, className, children }: FoldsProps) {
+  const [own, setOwn] = useState(begin)
+  const shown = open ?? own
+  const turn = (next: readonly string[]) => {
+    setOwn(next)
+    onOpen?.(next)
+  }
+  const parts = <Open value={shown}>{children}</Open>
+  return several ? (
+    <Accordion.Root type="multiple" value={[...shown]} onValueChange={turn} className={className}>
+      {parts}
+    </Accordion.Root>
+  ) : (
+    <Accordion.Root
+      type="single"
+      collapsible
+      value={shown[0] ?? ''}
+      onValueChange={(next) => turn(next ? [next] : [])}
+      className={className}
+    >
+      {parts}
+    </Accordion.Root>
+  )
+}
 
 interface FoldProps {
   readonly value: string
@@ -10,17 +50,22 @@ interface FoldProps {
   readonly children: ReactNode
 }
 
-/** A part of a Radix accordion that shows its content only when it is opened. */
+/** One of them. What is closed is not there: its content would be measured all the same. */
 export function Fold({ value, title, children }: FoldProps) {
+  const isOpen = useContext(Open).includes(value)
   return (
     <Accordion.Item value={value} className="border-t border-edge">
       <Accordion.Header>
-        <Accordion.Trigger className="group flex w-full items-center gap-1 py-1.5 text-left text-xs font-semibold hover:text-ink">
+        <Accordion.Trigger
+          // What does not exist is not pointed to.
+          {...(isOpen ? {} : { 'aria-controls': undefined })}
+          className="group flex w-full items-center gap-1 py-1.5 text-left text-xs font-semibold hover:text-ink"
+        >
           <ChevronRight size={14} className="group-data-[state=open]:rotate-90" aria-hidden />
           {title}
         </Accordion.Trigger>
       </Accordion.Header>
-      <Accordion.Content className="pb-2">{children}</Accordion.Content>
+      {isOpen && <Accordion.Content className="pb-2">{children}</Accordion.Content>}
     </Accordion.Item>
   )
 }

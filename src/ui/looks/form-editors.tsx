@@ -13,7 +13,7 @@ const FORMS: Readonly<Record<ButtonForm, readonly [name: string, drawn: string]>
 }
 
 const TILE =
-  'flex items-center justify-center rounded-md border border-edge-strong/60 bg-raised hover:bg-hover aria-checked:border-strong aria-checked:ring-1 aria-checked:ring-strong'
+  'flex items-center justify-center rounded-md border border-edge-strong/60 bg-raised hover:bg-hover has-checked:border-strong has-checked:ring-1 has-checked:ring-strong'
 
 /** How buttons are told to be buttons, each drawn. */
 export function ButtonFormEditor({

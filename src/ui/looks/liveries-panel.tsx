@@ -135,7 +135,7 @@ function Entry({ entry, onDone }: OfEntry) {
       <Choice
         value={keyOf(entry)}
         label={name}
-        className="grid w-full gap-1 rounded-md border border-edge-strong/60 bg-raised px-2.5 py-2 text-left hover:bg-hover aria-checked:border-strong aria-checked:ring-1 aria-checked:ring-strong"
+        className="grid w-full gap-1 rounded-md border border-edge-strong/60 bg-raised px-2.5 py-2 text-left hover:bg-hover has-checked:border-strong has-checked:ring-1 has-checked:ring-strong"
       >
         {colors && (
           <span aria-hidden className="flex h-4 overflow-hidden rounded-[3px] border border-edge">

@@ -106,7 +106,7 @@ function Pairs({ onDrag, onChoose }: SettingPanelProps) {
           key={id}
           value={id}
           label={`${heading.family} with ${body.family}, ${mood}`}
-          className="rounded-md border border-edge-strong/60 bg-raised px-2.5 py-1.5 text-left hover:bg-hover aria-checked:border-strong aria-checked:ring-1 aria-checked:ring-strong"
+          className="block rounded-md border border-edge-strong/60 bg-raised px-2.5 py-1.5 text-left hover:bg-hover has-checked:border-strong has-checked:ring-1 has-checked:ring-strong"
         >
           <span
             onPointerEnter={() => onDrag(given(id))}

@@ -8,8 +8,7 @@ import { decisionColor } from '@/core/resolve'
 import { mostStops, type GradientPaint } from '@/core/site'
 import { ColorChooser } from '../color'
 import { useEditorState } from '../editor'
-import { Amount, Button, Fold, Segments, SelectField } from '../kit'
-import { Accordion } from 'radix-ui'
+import { Amount, Button, Fold, Folds, Segments, SelectField } from '../kit'
 import { GradientBar } from './gradient-bar'
 import { useHeldGradient, type FilledPlace } from './held-gradient'
 import { Recipes } from './recipes'
@@ -116,11 +115,11 @@ export function GradientEditor({ value, place, onDrag, onChoose }: GradientEdito
         onChoose={(color) => choose(withStop(index, { color }))}
       />
       <GradientWay value={shown} onDrag={drag} onChoose={choose} />
-      <Accordion.Root type="single" collapsible>
+      <Folds>
         <Fold value="recipes" title="Recipes out of the palette">
           <Recipes onChoose={choose} onPoint={(paint) => onDrag(paint ?? value)} />
         </Fold>
-      </Accordion.Root>
+      </Folds>
     </div>
   )
 }

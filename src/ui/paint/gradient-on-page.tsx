@@ -1,6 +1,6 @@
 'use client'
 
-import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { memo, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { useStore } from 'zustand'
 import { writeDecision } from '@/core/edit'
 import { gradientCenter, pointAlong, type Point, type Rect } from '@/core/geometry'
@@ -13,7 +13,7 @@ import { ledTo, stepped, type Grip } from './gradient-moves'
 import { heldGradient, type HeldGradient } from './held-gradient'
 
 /** The gradient that is edited, where it is on the page: its way, and its stops, angle and centre to be taken hold of. */
-export function GradientOnPage({ scale }: { readonly scale: number }) {
+export const GradientOnPage = memo(function GradientOnPage({ scale }: { readonly scale: number }) {
   const held = useStore(heldGradient, (state) => state.held)
   const stage = useStore(stageStore, (state) => state.stage)
   const drawing = useStore(stageStore, (state) => state.drawing)
@@ -26,7 +26,7 @@ export function GradientOnPage({ scale }: { readonly scale: number }) {
   )
   if (!held || !box || isBusy) return null
   return <Grips held={held} box={box} scale={scale} />
-}
+})
 
 /** Radius of the ring that the angle is turned on, in CSS pixels of the screen. */
 const DIAL = 30

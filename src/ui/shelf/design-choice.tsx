@@ -66,7 +66,7 @@ export function DesignChoice({ sites, origin, colors, name, fonts, onChoose }: D
           key={keyOf(each)}
           value={keyOf(each)}
           label={`${title}: ${told}`}
-          className="overflow-hidden rounded-md bg-raised text-left ring-1 ring-black/15 hover:ring-2 hover:ring-ink data-[state=checked]:ring-4 data-[state=checked]:ring-ink"
+          className="block overflow-hidden rounded-md bg-raised text-left ring-1 ring-black/15 hover:ring-2 hover:ring-ink has-checked:ring-4 has-checked:ring-ink"
         >
           <span
             className="@container relative block h-[180px] overflow-hidden bg-white"

@@ -1,6 +1,6 @@
 'use client'
 
-import { useMemo, useState } from 'react'
+import { memo, useMemo, useState } from 'react'
 import { useStore } from 'zustand'
 import { liesOver } from '@/core/resolve'
 import { themesInOrder } from '@/core/site'
@@ -18,7 +18,7 @@ import { stageStore } from './stage-access'
  * pointing at it, or the key T, shows its name; pointing at another theme shows it
  * in place, choosing gives it.
  */
-export function ThemeChips({ scale }: { readonly scale: number }) {
+export const ThemeChips = memo(function ThemeChips({ scale }: { readonly scale: number }) {
   const editor = useEditor()
   const frame = useEditorState((state) => state.docs.frame)
   const spots = useSpots()
@@ -104,4 +104,4 @@ export function ThemeChips({ scale }: { readonly scale: number }) {
       </div>
     )
   })
-}
+})

@@ -45,7 +45,7 @@ export function OthersControls({ from, onTrial }: OthersWayProps) {
             key={i}
             value={String(i)}
             label={`Palette ${i + 1}`}
-            className="self-start overflow-hidden rounded-md border border-edge-strong/60 bg-raised aria-checked:outline-2 aria-checked:outline-offset-1 aria-checked:outline-ink"
+            className="block self-start overflow-hidden rounded-md border border-edge-strong/60 bg-raised has-checked:outline-2 has-checked:outline-offset-1 has-checked:outline-ink"
           >
             {page && palette.order.length > 0 && (
               <span aria-hidden className="block">

@@ -71,7 +71,7 @@ export function ReadyWay({ from, onTrial }: ReadyWayProps) {
           <Choice
             key={each.name}
             value={each.name}
-            className="overflow-hidden rounded-md border border-edge-strong/60 bg-raised text-left text-[12px] font-semibold hover:bg-hover aria-checked:ring-2 aria-checked:ring-strong"
+            className="block overflow-hidden rounded-md border border-edge-strong/60 bg-raised text-left text-[12px] font-semibold hover:bg-hover has-checked:ring-2 has-checked:ring-strong"
           >
             <PaletteStrip colors={each.colors.map((hex) => colorOf(hex)!)} className="h-6" />
             <span className="block truncate px-2 py-1">{each.name}</span>

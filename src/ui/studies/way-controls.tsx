@@ -58,7 +58,7 @@ export function WayControls({ trial, onTrial }: WayControlsProps) {
                 <Choice
                   key={id}
                   value={id}
-                  className="overflow-hidden rounded-md border border-edge-strong/60 bg-raised text-left text-[12px] font-semibold hover:bg-hover aria-checked:ring-2 aria-checked:ring-strong"
+                  className="block overflow-hidden rounded-md border border-edge-strong/60 bg-raised text-left text-[12px] font-semibold hover:bg-hover has-checked:ring-2 has-checked:ring-strong"
                 >
                   <span aria-hidden className="flex h-5">
                     {shown.colors.map(({ value }, i) => (

@@ -1,10 +1,9 @@
-import { Accordion } from 'radix-ui'
 import { rolePairs } from '@/core/elements'
 import { fixesFor } from '@/core/generate'
 import { roleName, type RoleId } from '@/core/roles'
 import type { Frame, Theme } from '@/core/site'
 import { useEditor } from '../editor'
-import { Button, Fold } from '../kit'
+import { Button, Fold, Folds } from '../kit'
 import { counted } from '../words'
 import { cellView } from './cell-view'
 import { FixList } from './fix-list'
@@ -31,7 +30,7 @@ export function FailingThemes({ frame, failing }: FailingThemesProps) {
       <h3 className="pb-1 font-semibold">
         × {counted(failing.length, 'cell')} in {themes.length} themes cannot be read
       </h3>
-      <Accordion.Root type="multiple">
+      <Folds several>
         {themes.map((theme) => (
           <Fold
             key={theme.id}
@@ -41,7 +40,7 @@ export function FailingThemes({ frame, failing }: FailingThemesProps) {
             <FixList frame={frame} theme={theme} />
           </Fold>
         ))}
-      </Accordion.Root>
+      </Folds>
     </section>
   )
 }

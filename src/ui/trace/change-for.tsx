@@ -86,7 +86,7 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
             onClick={(event) => {
               if (each.kind === 'slot' && event.detail > 0) openSlot()
             }}
-            className="flex w-full items-center justify-between gap-2 border-b border-edge bg-raised px-2.5 py-1 text-left last:border-b-0 hover:bg-hover aria-checked:bg-strong aria-checked:text-on-strong"
+            className="flex w-full items-center justify-between gap-2 border-b border-edge bg-raised px-2.5 py-1 text-left last:border-b-0 hover:bg-hover has-checked:bg-strong has-checked:text-on-strong"
           >
             <span className="min-w-0">{each.label}</span>
             <span className="code">{each.count}</span>

@@ -1,6 +1,6 @@
 'use client'
 
-import { useEffect } from 'react'
+import { Fragment, useEffect } from 'react'
 import { useStore } from 'zustand'
 import { writeRatio } from '@/core/color'
 import { isFeature, kindOf } from '@/core/elements'
@@ -35,14 +35,7 @@ export function TracePanel() {
   if (!selection || !spot) return <Nothing />
   const body = bodyOf(spot.docs, spot.doc)
   const element = selection.element && body?.elements[selection.element]
-  return (
-    <TracedThing
-      key={`${selection.doc}/${selection.element ?? selection.section}`}
-      spot={spot}
-      selection={selection}
-      element={element || undefined}
-    />
-  )
+  return <TracedThing spot={spot} selection={selection} element={element || undefined} />
 }
 
 function Nothing() {
@@ -91,26 +84,29 @@ function TracedThing({ spot, selection, element }: TracedProps) {
       </header>
       <DeedBar selection={selection} />
       <PartNote selection={selection} section={spot.section} />
-      {element && <ContentPanel doc={selection.doc} element={element} />}
-      {!element && <SectionTheme spot={spot} />}
-      <StateTabs spot={spot} element={element} state={state} />
-      <Ledger
-        spot={spot}
-        element={element}
-        state={state}
-        chosen={chosenKey(selection, element)}
-        onChoose={choose}
-        unfold={(trace) => (
-          <Entry spot={spot} selection={selection} element={element} trace={trace} words={name} />
+      {/* What has been opened or begun for one thing is not for the next; what is above is the same for all. */}
+      <Fragment key={`${selection.doc}/${selection.element ?? selection.section}`}>
+        {element && <ContentPanel doc={selection.doc} element={element} />}
+        {!element && <SectionTheme spot={spot} />}
+        <StateTabs spot={spot} element={element} state={state} />
+        <Ledger
+          spot={spot}
+          element={element}
+          state={state}
+          chosen={chosenKey(selection, element)}
+          onChoose={choose}
+          unfold={(trace) => (
+            <Entry spot={spot} selection={selection} element={element} trace={trace} words={name} />
+          )}
+        />
+        {element?.kind === 'embed' && (
+          <>
+            <SnippetCode doc={selection.doc} element={element} />
+            <TextColors selection={selection} element={element} />
+          </>
         )}
-      />
-      {element?.kind === 'embed' && (
-        <>
-          <SnippetCode doc={selection.doc} element={element} />
-          <TextColors selection={selection} element={element} />
-        </>
-      )}
-      {!element && <SectionContents spot={spot} />}
+        {!element && <SectionContents spot={spot} />}
+      </Fragment>
     </div>
   )
 }

@@ -100,12 +100,16 @@ export function differencesIn(
   spot: Spot,
   element: SiteElement | undefined,
 ): Readonly<Record<State, number>> {
+  const all = propertiesOfThing(element)
   const count = (state: State) =>
-    propertiesOfThing(element).filter((property) => {
+    all.filter((property) => {
       const trace = traced(spot, element, property, state)
       if (!isOfState(trace) || !hasLine(trace, element)) return false
       const { value } = traced(spot, element, property, 'rest')
       return canonicalJson(value) !== canonicalJson(trace.value)
     }).length
-  return Object.fromEntries(states.map((state) => [state, count(state)])) as Record<State, number>
+  // At rest nothing looks another way than at rest.
+  return Object.fromEntries(
+    states.map((state) => [state, state === 'rest' ? 0 : count(state)]),
+  ) as Record<State, number>
 }

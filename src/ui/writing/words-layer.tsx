@@ -1,6 +1,6 @@
 'use client'
 
-import { useEffect, useRef, useState } from 'react'
+import { memo, useEffect, useRef, useState } from 'react'
 import { useStore } from 'zustand'
 import { useEditor, useEditorState, type WordsPlace } from '../editor'
 import { Button } from '../kit'
@@ -14,7 +14,7 @@ import type { WordsState } from './words-view'
 const NOTHING: WordsState = { isChosen: false, strong: false, em: false }
 
 /** The words that are edited where they stand, and the bar beside them. */
-export function WordsLayer({ scale }: { readonly scale: number }) {
+export const WordsLayer = memo(function WordsLayer({ scale }: { readonly scale: number }) {
   const words = useEditorState((state) => state.words)
   const stage = useStore(stageStore, (state) => state.stage)
   // Words that were only just made are there once the page is drawn with them.
@@ -22,7 +22,7 @@ export function WordsLayer({ scale }: { readonly scale: number }) {
   if (!words || !stage || !wordsNode(stage, words)) return null
   const key = `${words.doc}/${words.element}/${words.at.join('.')}`
   return <Writing key={key} place={words} scale={scale} />
-}
+})
 
 function Writing({ place, scale }: { readonly place: WordsPlace; readonly scale: number }) {
   const editor = useEditor()
