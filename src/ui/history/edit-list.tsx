@@ -69,7 +69,13 @@ export function EditList() {
   )
   const { rows, total, measure } = useRowWindow({ scroller, count, height: 32, onRange, above: 40 })
   return (
-    <section ref={scroller} aria-label="Edits" className="min-h-0 overflow-y-auto p-4">
+    <section
+      ref={scroller}
+      aria-label="Edits"
+      // There is nothing in it to walk to, and more than is in sight.
+      tabIndex={0}
+      className="min-h-0 overflow-y-auto p-4 focus-visible:-outline-offset-2"
+    >
       <h2 className="mb-3 text-[15px] font-bold">Every change, newest first</h2>
       {failure && <Notice className="mb-3">{failure}</Notice>}
       {!entries && !failure && <p className="text-soft">Reading the history …</p>}

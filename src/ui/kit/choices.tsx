@@ -43,11 +43,9 @@ export function Choice({ value, label, className = '', onClick, children }: Choi
   const group = useContext(Group)
   if (!group) throw new Error('a choice stands in Choices')
   return (
-    <label
-      className={`relative has-focus-visible:outline-2 has-focus-visible:-outline-offset-2 has-focus-visible:outline-ink ${className}`}
-    >
+    <label className={`relative ${className}`}>
       {children}
-      {/* It lies over all of it and is not seen: what is clicked and walked to is the browser's own. */}
+      {/* It lies over all of it and shows nothing of its own: what is clicked and walked to is the browser’s. */}
       <input
         type="radio"
         name={group.name}
@@ -56,7 +54,8 @@ export function Choice({ value, label, className = '', onClick, children }: Choi
         checked={group.value === value}
         onChange={() => group.onChange(value)}
         onClick={onClick}
-        className="absolute inset-0 size-full cursor-pointer opacity-0"
+        // Light and dark, so that it is seen on whatever is drawn there.
+        className="absolute inset-0 size-full cursor-pointer appearance-none focus-visible:shadow-[inset_0_0_0_4px_#fff] focus-visible:outline-2 focus-visible:-outline-offset-2 focus-visible:outline-black"
       />
     </label>
   )
