@@ -83,6 +83,8 @@ const slot = (deed: string): Door => press(/^Spark, /, deed)
 const situations: ReadonlyArray<readonly [View, Door?]> = [
   ...views.map((view) => [view] as const),
   ['', (page) => clickOnStage(page, '[data-section="opening"] .main-button')],
+  // A gradient, which is taken hold of on the page.
+  ['', (page) => clickOnStage(page, '[data-section="newsletter"]')],
   ['', press('List or file')],
   ['', press('Eight others')],
   ['/sweep', (page) => page.locator('[data-entry="2e6fb7ff"]').click()],
@@ -116,6 +118,20 @@ const dialogs: ReadonlyArray<readonly [string, View, Door]> = [
       await page.keyboard.press('f')
       await page.getByRole('combobox', { name: /A shape, a part/ }).fill('hover')
       await page.getByRole('option').first().waitFor()
+    },
+  ],
+  [
+    'The code of the snippet',
+    '',
+    async (page) => {
+      await page.keyboard.press('f')
+      await page.getByRole('combobox', { name: /A shape, a part/ }).fill('embedded snippet text')
+      await page
+        .getByRole('option', { name: /^Embedded snippet/ })
+        .first()
+        .click()
+      await page.getByRole('button', { name: 'Its code …' }).click()
+      await page.getByRole('textbox', { name: 'Code of the snippet' }).waitFor()
     },
   ],
   ['Publish', '', press('Publish')],

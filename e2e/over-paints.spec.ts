@@ -159,6 +159,19 @@ test('words over a picture are measured on its own pixels, and a tint over it is
   await expect.poll(() => ground(page)).not.toContain('linear-gradient')
 })
 
+test('a picture that cannot be looked at is told, and what is under it judged', async ({
+  page,
+}) => {
+  await page.route(/\/files\/.*shopfront/, (route) => route.abort())
+  await openPaint(page)
+  await band(page, 'Newsletter')
+  await trace(page).getByRole('radio', { name: 'Picture' }).click()
+  await trace(page).getByLabel('Picture', { exact: true }).selectOption('shopfront')
+  await isSaved(page)
+  await clickOnStage(page, TITLE)
+  await expect(trace(page).getByText(/not there to be looked at/)).toBeVisible()
+})
+
 test('a heading takes a gradient, and reads as the worst of it does', async ({ page }) => {
   await openPaint(page)
   await clickOnStage(page, '[data-section=opening] h1')

@@ -5,11 +5,12 @@ import { useState } from 'react'
 import { mix, mixSpaces, writeHex } from '@/core/color'
 import { writeDecision } from '@/core/edit'
 import { decisionColor } from '@/core/resolve'
-import { mostStops, type GradientPaint } from '@/core/site'
+import { mostStops, type ColorDecision, type GradientPaint } from '@/core/site'
 import { ColorChooser } from '../color'
 import { useEditorState } from '../editor'
 import { Amount, Button, Fold, Folds, Segments, SelectField } from '../kit'
 import { GradientBar } from './gradient-bar'
+import { withStopAt } from './gradient-moves'
 import { useHeldGradient, type FilledPlace } from './held-gradient'
 import { Recipes } from './recipes'
 
@@ -24,16 +25,14 @@ interface GradientEditorProps extends GradientWayProps {
   readonly place?: FilledPlace
 }
 
-/** A gradient: its stops, its way, and recipes out of the palette. Every stop is a colour decision of its own. */
-export function GradientEditor({ value, place, onDrag, onChoose }: GradientEditorProps) {
+/** A gradient while it is edited: what is dragged is shown at once, here and on the page, and kept when it is let go. */
+function useGradient({ value, place, onDrag, onChoose }: GradientEditorProps) {
   const palette = useEditorState((state) => state.docs.frame.palette)
   const [chosen, setChosen] = useState(0)
-  // What is dragged is shown here at once, and on the page; kept when it is let go.
   const [dragged, setDragged] = useState<GradientPaint>()
   const shown = dragged ?? value
   const { stops } = shown
   const index = Math.min(chosen, stops.length - 1)
-  const stop = stops[index]!
   const drag = (next: GradientPaint) => {
     setDragged(next)
     onDrag(next)
@@ -42,10 +41,16 @@ export function GradientEditor({ value, place, onDrag, onChoose }: GradientEdito
     setDragged(undefined)
     onChoose(next)
   }
-  const withStop = (at: number, next: Partial<typeof stop>) => ({
-    ...shown,
-    stops: stops.with(at, { ...stops[at]!, ...next }),
-  })
+  /** A new stop stands half way to the next one, in the colour that is there. */
+  const add = () => {
+    const from = Math.min(index, stops.length - 2)
+    const [a, b] = [stops[from]!, stops[from + 1]!]
+    const [one, two] = [a, b].map(({ color }) => decisionColor(palette, color))
+    const color = { value: writeHex(mix(one!, two!, 0.5, shown.space ?? 'srgb')) }
+    const between = { at: Math.round((a.at + b.at) / 2), color }
+    setChosen(from + 1)
+    choose({ ...shown, stops: stops.toSpliced(from + 1, 0, between) })
+  }
   useHeldGradient(
     place && {
       place,
@@ -56,30 +61,25 @@ export function GradientEditor({ value, place, onDrag, onChoose }: GradientEdito
       onChoose: choose,
     },
   )
-  /** A new stop stands half way to the next one, in the colour that is there. */
-  const add = () => {
-    const from = Math.min(index, stops.length - 2)
-    const [a, b] = [stops[from]!, stops[from + 1]!]
-    const [one, two] = [a, b].map(({ color }) => decisionColor(palette, color))
-    const value = writeHex(mix(one!, two!, 0.5, shown.space ?? 'srgb'))
-    const between = { at: Math.round((a.at + b.at) / 2), color: { value } }
-    setChosen(from + 1)
-    choose({ ...shown, stops: stops.toSpliced(from + 1, 0, between) })
-  }
-  const low = stops[index - 1]?.at ?? 0
-  const high = stops[index + 1]?.at ?? 100
+  return { shown, index, pick: setChosen, drag, choose, add }
+}
+
+/** A gradient: its stops, its way, and recipes out of the palette. Every stop is a colour decision of its own. */
+export function GradientEditor(props: GradientEditorProps) {
+  const { shown, index, pick, drag, choose, add } = useGradient(props)
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  const { stops } = shown
+  const stop = stops[index]!
+  const withColor = (color: ColorDecision) => ({
+    ...shown,
+    stops: stops.with(index, { ...stop, color }),
+  })
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
-      <GradientBar
-        value={shown}
-        chosen={index}
-        onPick={setChosen}
-        onDrag={drag}
-        onChoose={choose}
-      />
+      <GradientBar value={shown} chosen={index} onPick={pick} onDrag={drag} onChoose={choose} />
       <div className="flex items-center gap-1.5">
-        <span className="min-w-0 flex-1 truncate">
-          Stop {index + 1} of {stops.length}: <b>{writeDecision(palette, stop.color)}</b>
+        <span className="min-w-0 flex-1 truncate" title={writeDecision(palette, stop.color)}>
+          {index + 1} of {stops.length}: <b>{writeDecision(palette, stop.color)}</b>
         </span>
         <Button
           className="h-7 px-1.5 text-xs"
@@ -102,22 +102,22 @@ export function GradientEditor({ value, place, onDrag, onChoose }: GradientEdito
       <Amount
         label="Place"
         value={stop.at}
-        min={low}
-        max={high}
+        min={stops[index - 1]?.at ?? 0}
+        max={stops[index + 1]?.at ?? 100}
         unit="%"
-        onDrag={(at) => drag(withStop(index, { at }))}
-        onCommit={(at) => choose(withStop(index, { at }))}
+        onDrag={(at) => drag(withStopAt(shown, index, at))}
+        onCommit={(at) => choose(withStopAt(shown, index, at))}
       />
       <ColorChooser
         key={index}
         label={`Colour of stop ${index + 1}`}
         value={stop.color}
-        onChoose={(color) => choose(withStop(index, { color }))}
+        onChoose={(color) => choose(withColor(color))}
       />
       <GradientWay value={shown} onDrag={drag} onChoose={choose} />
       <Folds>
         <Fold value="recipes" title="Recipes out of the palette">
-          <Recipes onChoose={choose} onPoint={(paint) => onDrag(paint ?? value)} />
+          <Recipes onChoose={choose} onPoint={(paint) => props.onDrag(paint ?? props.value)} />
         </Fold>
       </Folds>
     </div>

@@ -20,5 +20,5 @@ export {
   type StageWriter,
 } from './stage-document'
 export { StageFrame } from './stage-frame'
-export { useStanding } from './use-standing'
+export { useStanding, type OnStage } from './use-standing'
 export { paintedBox } from './standing'

@@ -20,6 +20,12 @@ interface Asked {
   readonly state: State
 }
 
+/** Where a thing stands, and whether a picture under it is not there to be looked at, or not yet. */
+export interface OnStage {
+  readonly standing: Standing
+  readonly unseen: boolean
+}
+
 /**
  * Where a thing stands on the stage, once that is drawn: asked only where a gradient or a picture
  * lies under it, or is what it is painted with. Nothing where all that lies there is plain.
@@ -30,7 +36,7 @@ export function useStanding({
   element,
   facet,
   state,
-}: Asked): Standing | undefined {
+}: Asked): OnStage | undefined {
   const site = useEditorState((held) => held.siteId)
   const device = useEditorState((held) => held.width)
   const stage = useStore(stageStore, (held) => held.stage)
@@ -42,10 +48,16 @@ export function useStanding({
     const node = selectedNode(stage.document, selection)
     if (!node) return undefined
     const { pictures } = spot.docs
-    return standingOf(partsOf(node, facet), element, facet, device, (id) => {
+    const sampleFor = (id: string) => {
       const picture = own(pictures, id)
       return picture && sampleOf(site, picture)
-    })
+    }
+    const standing = standingOf(partsOf(node, facet), element, facet, device, sampleFor)
+    const under = varyingUnder(spot, element, traceFacet(spot, element, facet, state), standing)
+    const unseen = under.some(
+      ({ trace: { paint } }) => 'picture' in paint && !sampleFor(paint.picture),
+    )
+    return { standing, unseen }
     // What was drawn since, and what came of pictures since, is measured anew.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [stage, drawing, spot, selection, element, facet, state, device, site, sampled])

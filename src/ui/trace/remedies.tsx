@@ -2,13 +2,19 @@
 
 import { useEffect, useMemo } from 'react'
 import { toast } from 'sonner'
-import { writeHex, writeRatio } from '@/core/color'
+import { writeHex, writeRatio, type Color } from '@/core/color'
 import { writeDecision, type Edit } from '@/core/edit'
 import type { Facet } from '@/core/elements'
-import { afterDark, remedyFor } from '@/core/generate'
+import { afterDark, remedyFor, type Remedy } from '@/core/generate'
 import { spotsOnPage, type Spot, type Standing } from '@/core/resolve'
 import { roleName } from '@/core/roles'
-import type { ColorDecision, SiteElement, State } from '@/core/site'
+import {
+  canonicalJson,
+  type ColorDecision,
+  type Palette,
+  type SiteElement,
+  type State,
+} from '@/core/site'
 import { ReadableChoice } from '../color'
 import { isAfterDark, useEditor, useEditorState, type Selection } from '../editor'
 import { previewColor } from '../stage'
@@ -57,7 +63,6 @@ export function Remedies(props: RemediesProps) {
   useEffect(() => () => previewColor(selection, facet, undefined), [selection, facet])
   if (!remedy) return null
   const { role, reading, choices, tinted } = remedy
-  const { palette } = spot.docs.frame
   const name = role ? `${roleName(role).toLowerCase()} in ${spot.theme.name}` : 'this element'
   const run = (edit: Edit) => {
     show()
@@ -92,31 +97,55 @@ export function Remedies(props: RemediesProps) {
       ) : (
         <p>No one colour of the palette can be read on all that lies under it.</p>
       )}
-      {choices.map(({ decision, color, ratio }) => {
-        const hex = writeHex(color)
-        const written = writeDecision(palette, decision)
-        return (
-          <ReadableChoice
-            key={written}
-            label={`${written} for ${name}, ${writeRatio(ratio)}`}
-            words={`${written} · ${writeRatio(ratio)}`}
-            onChoose={() => take(decision)}
-            onPoint={(pointed) => show(pointed ? hex : undefined)}
-            sample={
-              <span
-                aria-hidden
-                className="truncate px-2 text-left leading-8"
-                style={{ color: hex, background: writeHex(reading.ground) }}
-              >
-                {words}
-              </span>
-            }
-          />
-        )
-      })}
+      {choices.map((choice) => (
+        <ColorRemedy
+          key={canonicalJson(choice.decision)}
+          {...{ choice, name, words }}
+          palette={spot.docs.frame.palette}
+          ground={reading.ground}
+          onTake={() => take(choice.decision)}
+          onPoint={show}
+        />
+      ))}
       {tinted && (
         <TintRemedy spot={spot} tinted={tinted} reading={reading} words={words} onTake={run} />
       )}
     </section>
+  )
+}
+
+interface ColorRemedyProps {
+  readonly choice: Remedy['choices'][number]
+  readonly palette: Palette
+  /** Where it would be decided, in words. */
+  readonly name: string
+  /** What is to be read. */
+  readonly words: string
+  readonly ground: Color
+  readonly onTake: () => void
+  readonly onPoint: (color: string | undefined) => void
+}
+
+/** One colour that could be read, on what lies under it. */
+function ColorRemedy(props: ColorRemedyProps) {
+  const { choice, palette, name, words, ground, onTake, onPoint } = props
+  const hex = writeHex(choice.color)
+  const written = writeDecision(palette, choice.decision)
+  return (
+    <ReadableChoice
+      label={`${written} for ${name}, ${writeRatio(choice.ratio)}`}
+      words={`${written} · ${writeRatio(choice.ratio)}`}
+      onChoose={onTake}
+      onPoint={(pointed) => onPoint(pointed ? hex : undefined)}
+      sample={
+        <span
+          aria-hidden
+          className="truncate px-2 text-left leading-8"
+          style={{ color: hex, background: writeHex(ground) }}
+        >
+          {words}
+        </span>
+      }
+    />
   )
 }

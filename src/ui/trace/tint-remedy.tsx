@@ -51,7 +51,7 @@ export function TintRemedy({ spot, tinted, reading, words, onTake }: TintRemedyP
   return (
     <>
       <p>
-        Or a tint over the picture, for <b>{name}</b>:
+        A tint over the picture, for <b>{name}</b>:
       </p>
       <ReadableChoice
         label={`A tint of ${percent} %, ${written}, over the picture, ${writeRatio(ratio)}`}

@@ -16,7 +16,14 @@ import { bodyOf, childrenOf, walkSection, type SiteElement } from '@/core/site'
 import type { State } from '@/core/traits'
 import { ContentPanel, DeedBar, PartNote } from '../content'
 import { spotOfSelection, useEditor, useEditorState, useSpots, type Selection } from '../editor'
-import { findOverrule, holdState, selectedNode, stageStore, useStanding } from '../stage'
+import {
+  findOverrule,
+  holdState,
+  selectedNode,
+  stageStore,
+  useStanding,
+  type OnStage,
+} from '../stage'
 import { Chain } from './chain'
 import { ChangeFor } from './change-for'
 import { SnippetCode, TextColors } from './later-text-colors'
@@ -155,7 +162,8 @@ function Entry({ spot, selection, element, trace, words }: EntryProps) {
     color?.facet.paints === 'fill'
       ? facets.find(({ on, pseudo }) => on === color.facet.key && !pseudo)
       : color?.facet
-  const standing = useStanding({ spot, selection, element, facet: judged, state })
+  const onStage = useStanding({ spot, selection, element, facet: judged, state })
+  const standing = onStage?.standing
   const reading =
     element &&
     judged &&
@@ -171,7 +179,7 @@ function Entry({ spot, selection, element, trace, words }: EntryProps) {
         <ReadingLine
           reading={reading}
           on={judged === color?.facet ? 'On its ground' : `${judged?.label} on it`}
-          where={standing && WINDOWS[standing.below ?? 'desktop']}
+          where={onStage && whereWords(onStage)}
         />
       )}
       {element && judged && (
@@ -199,10 +207,15 @@ function Entry({ spot, selection, element, trace, words }: EntryProps) {
 
 const WINDOWS = { desktop: 'a desktop', tablet: 'a tablet', phone: 'a phone' } as const
 
+const whereWords = ({ standing, unseen }: OnStage) =>
+  unseen
+    ? 'The picture is not there to be looked at: this is against the colour under it.'
+    : `At the worst point of where it stands, on ${WINDOWS[standing.below ?? 'desktop']}.`
+
 interface ReadingLineProps {
   readonly reading: NonNullable<ReturnType<typeof readingOf>>
   readonly on: string
-  /** The window that it was measured in, where what lies under it is not the same everywhere. */
+  /** Where it was measured, in words, if what lies under it is not the same everywhere. */
   readonly where?: string
 }
 
@@ -220,11 +233,7 @@ function ReadingLine({ reading: { ratio, needs }, on, where }: ReadingLineProps)
       <span>
         <b className="code">{writeRatio(ratio)}</b> {verdict}
       </span>
-      {where && (
-        <span className="basis-full text-xs text-soft">
-          At the worst point of where it stands, on {where}.
-        </span>
-      )}
+      {where && <span className="basis-full text-xs text-soft">{where}</span>}
     </p>
   )
 }
