@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { expect, test, type Page } from '@playwright/test'
-import { clickOnStage, openPaint, openView, views, type View } from './editor'
+import { clickOnStage, openPaint, openSnippetCode, openView, views, type View } from './editor'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
@@ -120,20 +120,7 @@ const dialogs: ReadonlyArray<readonly [string, View, Door]> = [
       await page.getByRole('option').first().waitFor()
     },
   ],
-  [
-    'The code of the snippet',
-    '',
-    async (page) => {
-      await page.keyboard.press('f')
-      await page.getByRole('combobox', { name: /A shape, a part/ }).fill('embedded snippet text')
-      await page
-        .getByRole('option', { name: /^Embedded snippet/ })
-        .first()
-        .click()
-      await page.getByRole('button', { name: 'Its code …' }).click()
-      await page.getByRole('textbox', { name: 'Code of the snippet' }).waitFor()
-    },
-  ],
+  ['The code of the snippet', '', openSnippetCode],
   ['Publish', '', press('Publish')],
   ['Add a page', '', press(/^Page: /, 'Add a page …')],
   ['The page Home', '', press(/^Page: /, 'Title and address …')],

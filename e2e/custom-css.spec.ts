@@ -1,5 +1,13 @@
 import { expect, test } from '@playwright/test'
-import { computedOnStage, isSaved, openPaint, openView, tern, undo } from './editor'
+import {
+  computedOnStage,
+  isSaved,
+  openPaint,
+  openSnippetCode,
+  openView,
+  tern,
+  undo,
+} from './editor'
 
 test('custom CSS: slots are offered, faults are marked, what reaches out is refused, a draft is not lost, and the trace leads to its line', async ({
   page,
@@ -60,13 +68,7 @@ test('the code of a snippet: its colours in sight, scripts left out only once on
 }) => {
   await page.goto(tern)
   await openPaint(page)
-  await page.keyboard.press('f')
-  await page.getByRole('combobox', { name: /A shape, a part/ }).fill('embedded snippet text')
-  await page
-    .getByRole('option', { name: /^Embedded snippet/ })
-    .first()
-    .click()
-  await page.getByRole('button', { name: 'Its code …' }).click()
+  await openSnippetCode(page)
   const dialog = page.getByRole('dialog', { name: 'The code of the snippet' })
   const code = dialog.getByRole('textbox', { name: 'Code of the snippet' })
   await expect(code).toBeVisible()

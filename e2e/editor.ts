@@ -130,3 +130,15 @@ export function leavesTheSiteAsItWas(): void {
     ),
   )
 }
+
+/** Opens the code of the demo site's snippet, by the search. */
+export async function openSnippetCode(page: Page): Promise<void> {
+  await page.keyboard.press('f')
+  await page.getByRole('combobox', { name: /A shape, a part/ }).fill('embedded snippet text')
+  await page
+    .getByRole('option', { name: /^Embedded snippet/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: 'Its code …' }).click()
+  await page.getByRole('textbox', { name: 'Code of the snippet' }).waitFor()
+}

@@ -69,6 +69,16 @@ async function leastUnder(page: Page, selector: string, rgb: [number, number, nu
   return Math.min(...ratios)
 }
 
+/** Gives the newsletter a photo to stand on, and chooses its title. */
+async function titleOnPhoto(page: Page): Promise<void> {
+  await openPaint(page)
+  await band(page, 'Newsletter')
+  await trace(page).getByRole('radio', { name: 'Picture' }).click()
+  await trace(page).getByLabel('Picture', { exact: true }).selectOption('shopfront')
+  await isSaved(page)
+  await clickOnStage(page, TITLE)
+}
+
 const PAPER: [number, number, number] = [247, 242, 231]
 
 test('a gradient is taken hold of on the page: its stops, its angle, its centre, by pointer and by keys', async ({
@@ -138,12 +148,7 @@ test('words over a gradient are measured where they stand, as the pixels under t
 test('words over a picture are measured on its own pixels, and a tint over it is offered that makes them read', async ({
   page,
 }) => {
-  await openPaint(page)
-  await band(page, 'Newsletter')
-  await trace(page).getByRole('radio', { name: 'Picture' }).click()
-  await trace(page).getByLabel('Picture', { exact: true }).selectOption('shopfront')
-  await isSaved(page)
-  await clickOnStage(page, TITLE)
+  await titleOnPhoto(page)
   await expect(trace(page).getByText(/hard to read, needs/)).toBeVisible()
   const measured = await leastUnder(page, TITLE, PAPER)
   expect(await told(page)).toBeLessThan(measured + 0.6)
@@ -163,12 +168,7 @@ test('a picture that cannot be looked at is told, and what is under it judged', 
   page,
 }) => {
   await page.route(/\/files\/.*shopfront/, (route) => route.abort())
-  await openPaint(page)
-  await band(page, 'Newsletter')
-  await trace(page).getByRole('radio', { name: 'Picture' }).click()
-  await trace(page).getByLabel('Picture', { exact: true }).selectOption('shopfront')
-  await isSaved(page)
-  await clickOnStage(page, TITLE)
+  await titleOnPhoto(page)
   await expect(trace(page).getByText(/not there to be looked at/)).toBeVisible()
 })
 
@@ -178,6 +178,10 @@ test('a heading takes a gradient, and reads as the worst of it does', async ({ p
   await trace(page)
     .getByRole('radio', { name: /^this element/ })
     .click()
+  // A choice that has the focus leaves the keys of the window to the window.
+  await page.keyboard.press('f')
+  await expect(page.getByRole('dialog', { name: 'Where is it set?' })).toBeVisible()
+  await page.keyboard.press('Escape')
   await trace(page).getByRole('radio', { name: 'Gradient' }).click()
   const title = (name: string) => computedOnStage(page, '[data-section=opening] h1', name)
   await expect.poll(() => title('background-clip')).toBe('text')

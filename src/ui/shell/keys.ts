@@ -35,12 +35,12 @@ export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
 
 const WIDTHS: readonly DeviceWidth[] = ['desktop', 'tablet', 'phone']
 
-function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement &&
-    target.closest('input, textarea, [contenteditable=true], [role=dialog]') !== null
-  )
-}
+/** What takes letters; of a choice only the arrow keys are its own. */
+const TYPED_INTO =
+  'input:not([type=radio], [type=checkbox]), textarea, [contenteditable=true], [role=dialog]'
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.closest(TYPED_INTO) !== null
 
 /** Whether undo is about text that was typed and not taken yet: that is the browser's. */
 function isInChangedText(target: EventTarget | null): boolean {
