@@ -35,15 +35,19 @@ test('a design is seen in one’s own colours before the site exists, and is beg
   await dialog.getByLabel('Name of the site').fill('Spindle & Sons')
   await dialog.getByLabel(/Colours of yours/).fill('#5b2a86, #f2b705')
   const choice = dialog.getByRole('radio', { name: /^Wheelhouse/ })
-  const heading = choice.locator('iframe').contentFrame().locator('.main-button').first()
+  // The card around it shows the design.
+  const card = dialog
+    .locator('label')
+    .filter({ has: page.getByRole('radio', { name: /^Wheelhouse/ }) })
+  const heading = card.locator('iframe').contentFrame().locator('.main-button').first()
   await expect
     .poll(() => heading.evaluate((node) => getComputedStyle(node).backgroundColor))
     .toMatch(/rgb\((?:91, 42, 134|242, 183, 5)\)/)
-  await expect(choice.locator('iframe').contentFrame().locator('.wordmark')).toHaveText(
+  await expect(card.locator('iframe').contentFrame().locator('.wordmark')).toHaveText(
     'Spindle & Sons',
   )
   await dialog.getByLabel('Typefaces').selectOption({ label: 'Bitter, Figtree: sturdy' })
-  const title = choice.locator('iframe').contentFrame().locator('h1')
+  const title = card.locator('iframe').contentFrame().locator('h1')
   await expect(title).toHaveCSS('font-family', /Bitter/)
   await choice.click()
   await dialog.getByRole('button', { name: 'Begin it' }).click()
