@@ -34,33 +34,27 @@ export function SnippetCode({ doc, element }: SnippetCodeProps) {
 const MOST = 20_000
 
 /** What is typed is kept only after the server said what of it may stand in a page; until then nothing is lost. */
-function Code({ doc, element, onDone }: SnippetCodeProps & { readonly onDone: () => void }) {
+function useSnippet({ doc, element, onDone }: CodeProps) {
   const editor = useEditor()
-  const palette = useEditorState((state) => state.docs.frame.palette)
   const { html } = element.content as ContentOf<'embed'>
   const [text, setText] = useState(html)
-  const [cursor, setCursor] = useState(0)
   const [clean, setClean] = useState<string>()
   const [failure, setFailure] = useState<string>()
-  const asked = useDeferredValue(text)
-  const colors = useMemo(() => colorsOf(palette, readSnippetColors(asked)), [palette, asked])
-  const offers = useMemo(() => offersOf(palette), [palette])
-  const here = colors.find(({ from, to }) => from <= cursor && cursor <= to)
   const type = (next: string) => {
     setText(next)
     setClean(undefined)
     setFailure(undefined)
   }
   const put = (to: string) => {
-    const change = {
+    const at = ['html']
+    const problem = editor.dispatch({
       type: 'setContent',
       doc,
       element: element.id,
-      at: ['html'],
+      at,
       was: html,
       to,
-    } as const
-    const problem = editor.dispatch({ ...change, at: [...change.at] })
+    })
     if (problem) setFailure(`Not kept: ${editProblemWords[problem]}.`)
     else onDone()
   }
@@ -71,6 +65,21 @@ function Code({ doc, element, onDone }: SnippetCodeProps & { readonly onDone: ()
     if (loses) setClean(kept)
     else put(kept)
   }
+  return { text, type, clean, put, failure, keep, isSame: text === html }
+}
+
+interface CodeProps extends SnippetCodeProps {
+  readonly onDone: () => void
+}
+
+function Code(props: CodeProps) {
+  const { text, type, clean, put, failure, keep, isSame } = useSnippet(props)
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  const [cursor, setCursor] = useState(0)
+  const asked = useDeferredValue(text)
+  const colors = useMemo(() => colorsOf(palette, readSnippetColors(asked)), [palette, asked])
+  const offers = useMemo(() => offersOf(palette), [palette])
+  const here = colors.find(({ from, to }) => from <= cursor && cursor <= to)
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-3">
       <div className="min-h-0 flex-1 overflow-hidden rounded-md border border-edge-strong/60">
@@ -93,16 +102,7 @@ function Code({ doc, element, onDone }: SnippetCodeProps & { readonly onDone: ()
       )}
       {failure && <Notice>{failure}</Notice>}
       {clean !== undefined && (
-        <Notice look="caution">
-          <p>
-            Not all of it may stand in a page: scripts, frames and what is loaded from elsewhere are
-            left out, {counted(Math.max(0, text.length - clean.length), 'character')} of{' '}
-            {text.length.toLocaleString('en-GB')}. What is typed stays here until you decide.
-          </p>
-          <Button className="mt-2" onClick={() => put(clean)}>
-            Keep it without
-          </Button>
-        </Notice>
+        <LeftOut typed={text.length} kept={clean.length} onAgree={() => put(clean)} />
       )}
       <div className="flex items-center gap-2">
         <AtCursor
@@ -110,15 +110,34 @@ function Code({ doc, element, onDone }: SnippetCodeProps & { readonly onDone: ()
           count={colors.length}
           onChoose={(decision) => here && type(withColor(text, here, decision))}
         />
-        <Button onClick={onDone}>Let go</Button>
-        <Button
-          look="strong"
-          disabled={text === html || text.length > MOST}
-          onClick={() => void keep()}
-        >
+        <Button onClick={props.onDone}>Let go</Button>
+        <Button look="strong" disabled={isSame || text.length > MOST} onClick={() => void keep()}>
           Keep
         </Button>
       </div>
     </div>
+  )
+}
+
+interface LeftOutProps {
+  /** Characters that were typed, and those that would be kept. */
+  readonly typed: number
+  readonly kept: number
+  readonly onAgree: () => void
+}
+
+/** What would not be kept, told before it is. */
+function LeftOut({ typed, kept, onAgree }: LeftOutProps) {
+  return (
+    <Notice look="caution">
+      <p>
+        Not all of it may stand in a page: scripts, frames and what is loaded from elsewhere are
+        left out, {counted(Math.max(0, typed - kept), 'character')} of{' '}
+        {typed.toLocaleString('en-GB')}. What is typed stays here until you decide.
+      </p>
+      <Button className="mt-2" onClick={onAgree}>
+        Keep it without
+      </Button>
+    </Notice>
   )
 }
