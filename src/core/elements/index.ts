@@ -46,3 +46,4 @@ export {
 } from './runs'
 export { sectionCss, sectionFacets, sectionFeatures, sectionLayouts } from './section'
 export type { BaseStyle, ByBase, CommonStyleId, Feature, Source } from './feature'
+export { mostSnippet } from './embed'

@@ -8,6 +8,7 @@ import {
   samplePicture,
   spotsOnPage,
   traceFacet,
+  varyingUnder,
   type Place,
   type Spot,
   type Standing,
@@ -225,6 +226,45 @@ describe('where it is known where it stands', () => {
         .toString(16)
         .padStart(2, '0')}`,
     })
+  })
+
+  test('a tint over the picture of one window does not mend the plain ground of another', () => {
+    const phone = {
+      type: 'setLooks',
+      settings: [
+        {
+          on: { doc: home.id, section: 'newsletter' },
+          key: 'fillPhone',
+          state: 'rest',
+          value: { slot: 'paper' },
+        },
+      ],
+    }
+    expect(remedyAt(editedDocs(onPicture, phone), across)!.tinted).toBeUndefined()
+  })
+
+  test('a picture that is hidden by an opaque gradient is none to be tinted', () => {
+    const form = coloredIn(spotIn(start)).find(({ element }) => element?.kind === 'form')!.element!
+    const words = facetsOf(form).find(({ on, pseudo }) => on === 'fill' && !pseudo)!
+    const seenUnder = (first: string) => {
+      const stops = [{ at: 0, color: { value: first } }, ramp.stops[1]!]
+      const docs = editedDocs(onPicture, {
+        type: 'setLooks',
+        settings: [
+          {
+            on: { doc: home.id, element: form.id },
+            key: 'fill',
+            state: 'rest',
+            value: { ...ramp, stops },
+          },
+        ],
+      })
+      const element = docs.pages[home.id]!.body.elements[form.id]!
+      const trace = traceFacet(spotIn(docs), element, words, 'rest')
+      return varyingUnder(spotIn(docs), element, trace).map(({ owner }) => owner)
+    }
+    expect(seenUnder('#000000')).toEqual([form.id])
+    expect(seenUnder('#00000080')).toEqual([form.id, undefined])
   })
 
   test('where a picture would have to be hidden, none is offered', () => {

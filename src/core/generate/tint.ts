@@ -65,7 +65,7 @@ export function tintFor(
   if (!ground) return undefined
   const paint = ground.trace.paint as PicturePaint
   const ratioWith = (instead: PicturePaint) => {
-    const sight = { standing, instead: { owner: ground.owner, paint: instead } }
+    const sight = { standing, instead: { ground, paint: instead } }
     return Math.min(
       ...spots.map((spot) => readingOf(spot, element, traceIn(spot), sight)?.ratio ?? 0),
     )

@@ -1,5 +1,6 @@
 import { fontPairs } from '../designs/font-pairs'
 import * as z from 'zod'
+import { mostSnippet } from '../elements'
 import { editSchema } from '../edit'
 import { liverySchema } from '../livery'
 import { colorText, pageId, plainText, typedName } from '../site'
@@ -74,7 +75,7 @@ export type ShelfDeed = z.infer<typeof shelfDeed>
 export const keepLiveryRequest = z.strictObject({ name: typedName, livery: liverySchema })
 
 /** A snippet as it is typed: what of it may stand in a page is asked before it is kept. */
-export const snippetRequest = z.strictObject({ html: plainText(20_000) })
+export const snippetRequest = z.strictObject({ html: plainText(mostSnippet) })
 
 /** What is done to a livery that is kept. */
 export const liveryDeed = z.discriminatedUnion('deed', [

@@ -1,4 +1,4 @@
-import { contrast, luminance, white, type Color } from '../color'
+import { contrast, white, type Color } from '../color'
 import { sectionFacets } from '../elements'
 import { roles } from '../roles'
 import type { SiteElement } from '../site'
@@ -6,7 +6,9 @@ import {
   colorsOfGround,
   elementGrounds,
   groundsOn,
+  isOpaque,
   layer,
+  telling,
   varies,
   type Ground,
   type Sight,
@@ -47,28 +49,6 @@ function sectionColors(spot: Spot, sight: Sight): Color[] {
   return [here, ...plain].flatMap((ground) => colorsOfGround(spot, ground, sight))
 }
 
-/** Steps of lightness of which a picture's darkest and lightest colours tell as much as all of them. */
-const LEVELS = 96
-
-/** Of very many opaque colours those that tell how anything reads on them: the darkest and the lightest of each level. */
-function telling(colors: Color[]): Color[] {
-  if (colors.length <= 2 * LEVELS) return colors
-  const weighed = colors
-    .map((color) => ({ color, level: luminance(color) }))
-    .sort((a, b) => a.level - b.level)
-  // Levels that look equally far apart: luminance goes with the square of lightness, about.
-  const levelOf = ({ level }: (typeof weighed)[number]) => Math.floor(Math.sqrt(level) * LEVELS)
-  return weighed
-    .filter(
-      (each, i) =>
-        i === 0 ||
-        i === weighed.length - 1 ||
-        levelOf(each) !== levelOf(weighed[i - 1]!) ||
-        levelOf(each) !== levelOf(weighed[i + 1]!),
-    )
-    .map(({ color }) => color)
-}
-
 /**
  * The opaque colours that lie under a facet: its element's own fill, the fills
  * of the elements around it, the section's ground, white paper under all. More
@@ -82,7 +62,7 @@ export function groundsUnder(
   sight: Sight = {},
 ): Color[] {
   const section = liesOver(spot) ? veiledGrounds(spot) : layer(sectionColors(spot, sight), [white])
-  return telling(groundsOn(section, spot, element, trace, sight))
+  return groundsOn(telling(section), spot, element, trace, sight)
 }
 
 /**
@@ -96,17 +76,11 @@ export function varyingUnder(
   trace: Trace,
   standing?: Sight['standing'],
 ): Ground[] {
+  const section = standing ? [groundIn(spot, standing)] : sectionGrounds(spot)
   const inside = elementGrounds(spot, element, trace).reverse()
-  const isOpaque = ({ trace: { color } }: Ground) => color !== undefined && color.alpha >= 1
-  const hidden = inside.findIndex(isOpaque)
-  const seen = hidden < 0 ? inside : inside.slice(0, hidden)
-  const section =
-    hidden >= 0 || liesOver(spot)
-      ? []
-      : standing
-        ? [groundIn(spot, standing)]
-        : sectionGrounds(spot)
-  return [...seen, ...section].filter(varies)
+  const all = liesOver(spot) ? inside : [...inside, ...section]
+  const hides = inside.findIndex((ground) => isOpaque(spot, ground))
+  return (hides < 0 ? all : all.slice(0, hides + 1)).filter(varies)
 }
 
 export interface Reading {
@@ -133,12 +107,10 @@ export function readingOf(
   const needs = roles[facetRole(facet, element)].needs
   const grounds = groundsUnder(spot, element, trace, sight)
   const readings = colors.flatMap((color) =>
-    grounds.map((ground) => ({
-      ratio: contrast(color, ground),
-      ground,
-      color,
-      ...(needs ? { needs } : {}),
-    })),
+    grounds.map((ground) => ({ ratio: contrast(color, ground), ground, color })),
   )
-  return readings.sort((a, b) => a.ratio - b.ratio)[0]
+  const [first, ...others] = readings
+  if (!first) return undefined
+  const worst = others.reduce((least, each) => (each.ratio < least.ratio ? each : least), first)
+  return { ...worst, ...(needs ? { needs } : {}) }
 }

@@ -1,10 +1,32 @@
-import { over, type Color } from '../color'
+import { luminance, over, type Color } from '../color'
 import type { Facet, WindowWidth } from '../elements'
 import { isColor, type Paint, type SiteElement, type State } from '../site'
 import { paintColors, type Place } from './paint-colors'
 import { parentsOf, type Spot } from './spot'
 import { facetsOf } from './chain'
 import { traceFacet, type Trace } from './trace'
+
+/** Steps of lightness of which a picture's darkest and lightest colours tell as much as all of them. */
+const LEVELS = 96
+
+/** Of very many opaque colours those that tell how anything reads on them: the darkest and the lightest of each level. */
+export function telling(colors: readonly Color[]): readonly Color[] {
+  if (colors.length <= 2 * LEVELS) return colors
+  const weighed = colors
+    .map((color) => ({ color, level: luminance(color) }))
+    .sort((a, b) => a.level - b.level)
+  // Levels that look equally far apart: luminance goes with the square of lightness, about.
+  const levelOf = ({ level }: (typeof weighed)[number]) => Math.floor(Math.sqrt(level) * LEVELS)
+  return weighed
+    .filter(
+      (each, i) =>
+        i === 0 ||
+        i === weighed.length - 1 ||
+        levelOf(each) !== levelOf(weighed[i - 1]!) ||
+        levelOf(each) !== levelOf(weighed[i + 1]!),
+    )
+    .map(({ color }) => color)
+}
 
 /** What is seen of colours that lie over others: an opaque one hides all below it. */
 export function layer(tops: readonly Color[], below: readonly Color[]): Color[] {
@@ -26,8 +48,8 @@ export interface Standing {
 export interface Sight {
   /** Where it stands; anywhere on its grounds where that is not known. */
   readonly standing?: Standing
-  /** What the paint of one ground is taken to be. */
-  readonly instead?: { readonly owner: GroundOwner; readonly paint: Paint }
+  /** What one ground is taken to be painted with. */
+  readonly instead?: { readonly ground: Ground; readonly paint: Paint }
 }
 
 /** A ground that lies under something: whose it is, and what it is painted with. */
@@ -36,10 +58,14 @@ export interface Ground {
   readonly trace: Trace
 }
 
+const isSame = (a: Ground, b: Ground) =>
+  a.owner === b.owner && a.trace.facet.key === b.trace.facet.key
+
 /** The colours of a ground, as it is looked at. */
-export function colorsOfGround(spot: Spot, { owner, trace }: Ground, sight: Sight): Color[] {
+export function colorsOfGround(spot: Spot, ground: Ground, sight: Sight): Color[] {
   const { standing, instead } = sight
-  const paint = instead && instead.owner === owner ? instead.paint : trace.paint
+  const { owner, trace } = ground
+  const paint = instead && isSame(instead.ground, ground) ? instead.paint : trace.paint
   return paintColors(spot.docs.frame.palette, paint, standing?.placeOn(owner))
 }
 
@@ -75,10 +101,14 @@ export function groundsOn(
   sight: Sight = {},
 ): Color[] {
   return elementGrounds(spot, element, trace).reduce<readonly Color[]>(
-    (grounds, ground) => layer(colorsOfGround(spot, ground, sight), grounds),
+    (grounds, ground) => telling(layer(colorsOfGround(spot, ground, sight), grounds)),
     section,
   ) as Color[]
 }
 
 /** Whether a ground is not the same everywhere. */
 export const varies = ({ trace }: Ground): boolean => !isColor(trace.paint)
+
+/** Whether nothing of what is below a ground can be seen. */
+export const isOpaque = (spot: Spot, { trace }: Ground): boolean =>
+  paintColors(spot.docs.frame.palette, trace.paint).every(({ alpha }) => alpha >= 1)

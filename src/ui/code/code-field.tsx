@@ -35,7 +35,7 @@ export interface Offer {
 
 const LANGUAGES = { css, html } as const
 
-interface CodeFieldProps {
+export interface CodeFieldProps {
   readonly label: string
   readonly language: keyof typeof LANGUAGES
   readonly value: string

@@ -1,14 +1,16 @@
 'use client'
 
-import { useDeferredValue, useEffect, useMemo, useState, type KeyboardEvent } from 'react'
+import { useDeferredValue, useEffect, useMemo, type KeyboardEvent } from 'react'
 import { toast } from 'sonner'
 import { mostCustomCss } from '@/core/site'
 import { readCssColors } from '@/core/uses'
-import { AtCursor, CodeField, colorsOf, offersOf, withColor } from '../code'
+import { CodeWithColors } from '../code'
 import { useEditor, useEditorState } from '../editor'
 import { Button, Notice } from '../kit'
 import { editProblemWords } from '../words'
 import { faultsIn, type CssFaultInText } from './css-text'
+
+const colorsInCss = (css: string) => readCssColors(css, 'stylesheet')
 
 interface CssPaneProps {
   /** Shows the page with what is typed; with nothing, as it is stored. */
@@ -18,19 +20,12 @@ interface CssPaneProps {
 /** Custom CSS: typed with its colours and faults in sight, seen on the page, kept when one says so. */
 export function CssPane({ onTry }: CssPaneProps) {
   const editor = useEditor()
-  const palette = useEditorState((state) => state.docs.frame.palette)
   const stored = useEditorState((state) => state.docs.frame.customCss)
   const draft = useEditorState((state) => state.cssDraft)
   const line = useEditorState((state) => state.cssLine)
-  const [cursor, setCursor] = useState(0)
   const text = draft?.text ?? stored
   const asked = useDeferredValue(text)
   const faults = useMemo(() => faultsIn(asked), [asked])
-  const colors = useMemo(
-    () => colorsOf(palette, readCssColors(asked, 'stylesheet')),
-    [palette, asked],
-  )
-  const offers = useMemo(() => offersOf(palette), [palette])
   const isOther = text !== stored
   const isTooLong = text.length > mostCustomCss
   const refused = faults.some(({ isRefused }) => isRefused)
@@ -47,7 +42,6 @@ export function CssPane({ onTry }: CssPaneProps) {
     editor.show({ cssDraft: undefined })
     toast('Custom CSS kept. Undo brings the one before back.')
   }
-  const here = colors.find(({ from, to }) => from <= cursor && cursor <= to)
   const onKeyDown = (event: KeyboardEvent) => {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 's') {
       event.preventDefault()
@@ -65,32 +59,22 @@ export function CssPane({ onTry }: CssPaneProps) {
           <Button onClick={() => editor.show({ cssDraft: undefined })}>Take theirs</Button>
         </Notice>
       )}
-      <div className="min-h-0 flex-1 overflow-hidden rounded-md border border-edge-strong/60">
-        <CodeField
-          label="Custom CSS"
-          language="css"
-          value={text}
-          line={line}
-          onChange={type}
-          onCursor={setCursor}
-          colorsIn={(css) => colorsOf(palette, readCssColors(css, 'stylesheet'))}
-          faultsIn={faultsIn}
-          offers={offers}
-        />
-      </div>
-      <div className="flex min-h-8 items-center gap-2">
-        <AtCursor
-          here={here}
-          count={colors.length}
-          onChoose={(decision) => here && type(withColor(text, here, decision))}
-        />
+      <CodeWithColors
+        label="Custom CSS"
+        language="css"
+        value={text}
+        line={line}
+        onChange={type}
+        read={colorsInCss}
+        faultsIn={faultsIn}
+      >
         <Button disabled={!isOther} onClick={() => editor.show({ cssDraft: undefined })}>
           Let go
         </Button>
         <Button look="strong" disabled={!isOther || isTooLong || refused} onClick={keep}>
           Keep
         </Button>
-      </div>
+      </CodeWithColors>
       <Faults css={asked} faults={faults} isTooLong={isTooLong} />
     </div>
   )

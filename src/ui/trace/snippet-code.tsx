@@ -1,11 +1,11 @@
 'use client'
 
-import { useDeferredValue, useMemo, useState } from 'react'
-import type { ContentOf } from '@/core/elements'
+import { useState } from 'react'
+import { mostSnippet, type ContentOf } from '@/core/elements'
 import type { DocId, SiteElement } from '@/core/site'
 import { readSnippetColors } from '@/core/uses'
-import { AtCursor, CodeField, colorsOf, offersOf, withColor } from '../code'
-import { useEditor, useEditorState } from '../editor'
+import { CodeWithColors } from '../code'
+import { useEditor } from '../editor'
 import { Button, Dialog, Notice } from '../kit'
 import { counted, editProblemWords, problemWords } from '../words'
 import { snippetFaults } from './snippet-faults'
@@ -29,9 +29,6 @@ export function SnippetCode({ doc, element }: SnippetCodeProps) {
     </>
   )
 }
-
-/** Longest snippet, in UTF-16 units. */
-const MOST = 20_000
 
 /** What is typed is kept only after the server said what of it may stand in a page; until then nothing is lost. */
 function useSnippet({ doc, element, onDone }: CodeProps) {
@@ -74,47 +71,36 @@ interface CodeProps extends SnippetCodeProps {
 
 function Code(props: CodeProps) {
   const { text, type, clean, put, failure, keep, isSame } = useSnippet(props)
-  const palette = useEditorState((state) => state.docs.frame.palette)
-  const [cursor, setCursor] = useState(0)
-  const asked = useDeferredValue(text)
-  const colors = useMemo(() => colorsOf(palette, readSnippetColors(asked)), [palette, asked])
-  const offers = useMemo(() => offersOf(palette), [palette])
-  const here = colors.find(({ from, to }) => from <= cursor && cursor <= to)
+  const isTooLong = text.length > mostSnippet
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-3">
-      <div className="min-h-0 flex-1 overflow-hidden rounded-md border border-edge-strong/60">
-        <CodeField
-          label="Code of the snippet"
-          language="html"
-          value={text}
-          onChange={type}
-          onCursor={setCursor}
-          colorsIn={(code) => colorsOf(palette, readSnippetColors(code))}
-          faultsIn={snippetFaults}
-          offers={offers}
-        />
-      </div>
-      {text.length > MOST && (
-        <Notice>
-          This has {text.length.toLocaleString('en-GB')} characters; {MOST.toLocaleString('en-GB')}{' '}
-          are kept.
-        </Notice>
-      )}
-      {failure && <Notice>{failure}</Notice>}
-      {clean !== undefined && (
-        <LeftOut typed={text.length} kept={clean.length} onAgree={() => put(clean)} />
-      )}
-      <div className="flex items-center gap-2">
-        <AtCursor
-          here={here}
-          count={colors.length}
-          onChoose={(decision) => here && type(withColor(text, here, decision))}
-        />
+      <CodeWithColors
+        label="Code of the snippet"
+        language="html"
+        value={text}
+        onChange={type}
+        read={readSnippetColors}
+        faultsIn={snippetFaults}
+        notices={
+          <>
+            {isTooLong && (
+              <Notice>
+                This has {text.length.toLocaleString('en-GB')} characters;{' '}
+                {mostSnippet.toLocaleString('en-GB')} are kept.
+              </Notice>
+            )}
+            {failure && <Notice>{failure}</Notice>}
+            {clean !== undefined && (
+              <LeftOut typed={text.length} kept={clean.length} onAgree={() => put(clean)} />
+            )}
+          </>
+        }
+      >
         <Button onClick={props.onDone}>Let go</Button>
-        <Button look="strong" disabled={isSame || text.length > MOST} onClick={() => void keep()}>
+        <Button look="strong" disabled={isSame || isTooLong} onClick={() => void keep()}>
           Keep
         </Button>
-      </div>
+      </CodeWithColors>
     </div>
   )
 }
