@@ -2,6 +2,7 @@ import { demoSites } from '@demo/sites'
 import { siteDocs, type PageId, type SiteDocs } from '../site'
 import { applyEdit, describeEdit } from './apply'
 import { editSchema, type Edit } from './edits'
+import { ramp } from '../site/ramp.fixture'
 
 const { frame, pages } = demoSites[0]!
 const docs: SiteDocs = siteDocs(frame, pages)
@@ -26,14 +27,7 @@ const look = (who: unknown, key: string, value: unknown, state = 'rest') => ({
 })
 const on = (element: string, key: string, value: unknown, state = 'rest') =>
   look({ doc: 'home', element }, key, value, state)
-const gradient = {
-  gradient: 'linear',
-  angle: 90,
-  stops: [
-    { at: 0, color: { slot: 'ink' } },
-    { at: 100, color: { slot: 'brand' } },
-  ],
-}
+const gradient = ramp('ink', 'brand')
 
 test('states are set beside each other', () => {
   const site = done(

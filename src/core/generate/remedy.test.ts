@@ -24,6 +24,7 @@ import {
 import { afterDark, darkEdition } from './dark-edition'
 import { editedDocs } from './frames.fixture'
 import { remedyFor } from './remedy'
+import { ramp } from '../site/ramp.fixture'
 
 const [tern] = demoSites
 const start: SiteDocs = siteDocs(tern!.frame, tern!.pages)
@@ -124,30 +125,12 @@ test('where there are two editions, a colour of its own reads in both', () => {
 })
 
 test('where black and white lie under it, no one colour reads, and none is offered', () => {
-  const docs = editedDocs(
-    start,
-    setFill({
-      gradient: 'linear',
-      angle: 90,
-      stops: [
-        { at: 0, color: { value: '#000000' } },
-        { at: 100, color: { value: '#ffffff' } },
-      ],
-    }),
-    own({ value: '#808080' }),
-  )
+  const docs = editedDocs(start, setFill(ramp('#000000', '#ffffff')), own({ value: '#808080' }))
   expect(remedyIn(docs)).toMatchObject({ choices: [] })
 })
 
 describe('where it is known where it stands', () => {
-  const ramp = {
-    gradient: 'linear',
-    angle: 90,
-    stops: [
-      { at: 0, color: { value: '#000000' } },
-      { at: 100, color: { value: '#ffffff' } },
-    ],
-  }
+  const greys = ramp('#000000', '#ffffff')
   const box = { width: 1000, height: 200 }
   /** Everything is asked about the section; nothing else around the heading varies. */
   const at = (
@@ -164,7 +147,7 @@ describe('where it is known where it stands', () => {
       'rest',
       standing,
     )
-  const onRamp = editedDocs(start, setFill(ramp), own({ value: '#ffffff' }))
+  const onRamp = editedDocs(start, setFill(greys), own({ value: '#ffffff' }))
 
   test('white words read at the black end of a gradient, and not at its white end', () => {
     expect(remedyAt(onRamp, at({ x: 0, width: 300 }))).toBeUndefined()
@@ -180,7 +163,7 @@ describe('where it is known where it stands', () => {
           on: { doc: home.id, section: 'newsletter' },
           key: 'fillPhone',
           state: 'rest',
-          value: { ...ramp, angle: 270 },
+          value: { ...greys, angle: 270 },
         },
       ],
     })
@@ -247,7 +230,7 @@ describe('where it is known where it stands', () => {
     const form = coloredIn(spotIn(start)).find(({ element }) => element?.kind === 'form')!.element!
     const words = facetsOf(form).find(({ on, pseudo }) => on === 'fill' && !pseudo)!
     const seenUnder = (first: string) => {
-      const stops = [{ at: 0, color: { value: first } }, ramp.stops[1]!]
+      const stops = [{ at: 0, color: { value: first } }, greys.stops[1]!]
       const docs = editedDocs(onPicture, {
         type: 'setLooks',
         settings: [
@@ -255,7 +238,7 @@ describe('where it is known where it stands', () => {
             on: { doc: home.id, element: form.id },
             key: 'fill',
             state: 'rest',
-            value: { ...ramp, stops },
+            value: { ...greys, stops },
           },
         ],
       })
@@ -278,14 +261,7 @@ describe('where it is known where it stands', () => {
 })
 
 test('words in a gradient read as its worst colour does; plain ones near to its first are offered', () => {
-  const words = {
-    gradient: 'linear',
-    angle: 90,
-    stops: [
-      { at: 0, color: { slot: 'paper' } },
-      { at: 100, color: { slot: 'ink' } },
-    ],
-  }
+  const words = ramp('paper', 'ink')
   const docs = editedDocs(start, setFill({ slot: 'ink' }), own(words as never))
   const { reading, choices } = remedyIn(docs)!
   expect(reading.ratio).toBeCloseTo(1, 1)

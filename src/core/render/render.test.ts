@@ -15,6 +15,7 @@ import { slotProperties } from './palette-css'
 import { renderDocument, renderPageCss, renderSections, renderSiteCss } from './render'
 import { shadesOnPages } from './palette-css'
 import type { Whereabouts } from './whereabouts'
+import { ramp } from '../site/ramp.fixture'
 
 const where: Whereabouts = {
   pictures: {},
@@ -156,14 +157,7 @@ describe('colours of single things', () => {
 })
 
 describe('words in a gradient', () => {
-  const gradient = {
-    gradient: 'linear',
-    angle: 90,
-    stops: [
-      { at: 0, color: { slot: 'ink' } },
-      { at: 100, color: { slot: 'brand' } },
-    ],
-  }
+  const gradient = ramp('ink', 'brand')
   const titled = (looks: unknown) => ({
     a: { id: 'a', kind: 'heading', content: { runs: [{ text: 'x' }], level: 1 }, looks },
   })
@@ -217,14 +211,7 @@ describe('words in a gradient', () => {
 })
 
 test('a blending header lets a gradient or a picture of the section under it through, on that page alone', () => {
-  const gradient = (from: string, to: string) => ({
-    gradient: 'linear',
-    angle: 180,
-    stops: [
-      { at: 0, color: { slot: from } },
-      { at: 100, color: { slot: to } },
-    ],
-  })
+  const gradient = (from: string, to: string) => ramp(from, to, 180)
   const filled = (rest: unknown) => withPage(pageOf({}, { looks: { fill: { rest } } }))
   const over = filled(gradient('mist', 'paper'))
   expect(renderSections(over, home.id, where)[0]!.html).toContain('class="section header over"')

@@ -57,9 +57,11 @@ function styleTree(styles: Frame['styles']) {
 }
 
 /** What base styles are decided to be, in the order of the kinds; what several kinds have in common first. */
-function baseRules(frame: Frame, where: Whereabouts): CssRule[] {
-  const { styles } = frame
-  const filled = filledByStyles(frame)
+function baseRules(
+  { styles }: Frame,
+  filled: ReturnType<typeof filledByStyles>,
+  where: Whereabouts,
+): CssRule[] {
   return [...baseStyles].sort(commonFirst).flatMap((base) => {
     const looks = own(styles, base.id)?.looks
     const properties = propertiesOf(base.kind)
@@ -85,7 +87,7 @@ export function styleRules(frame: Frame, where: Whereabouts): CssRule[] {
       const root = names.length === 1 ? names[0]! : `:is(${names.join(', ')})`
       return lookRules(root, propertiesOf(kind), looks, filesOf(where), filled(kind))
     })
-  return [...baseRules(frame, where), ...given]
+  return [...baseRules(frame, filled, where), ...given]
 }
 
 /**
