@@ -32,9 +32,9 @@ test('the header takes a theme of its own from its chip, and goes back to blendi
   const choices = page.getByRole('dialog', { name: 'Theme of Header' })
   await choices.getByText('On Ink', { exact: true }).click()
   await expect(page.getByRole('button', { name: 'Theme of Header: On Ink' })).toBeVisible()
-  expect(await computedOnStage(page, '[data-section="header"]', 'background-color')).toBe(
-    'rgb(23, 33, 31)',
-  )
+  await expect
+    .poll(() => computedOnStage(page, '[data-section="header"]', 'background-color'))
+    .toBe('rgb(23, 33, 31)')
   await page.getByRole('button', { name: 'Theme of Header: On Ink' }).click()
   await choices
     .getByText(/^blend/i)

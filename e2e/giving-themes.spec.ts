@@ -125,7 +125,9 @@ test('a blending header lies on the gradient of the section under it', async ({
   const header = (await stage.locator('[data-section="header"]').boundingBox())!
   const opening = (await stage.locator('[data-section="opening"]').boundingBox())!
   expect(Math.abs(header.y - opening.y)).toBeLessThan(1)
-  expect(await computedOnStage(page, '[data-section="header"]', 'background-image')).toBe('none')
+  await expect
+    .poll(() => computedOnStage(page, '[data-section="header"]', 'background-image'))
+    .toBe('none')
   const words = (await stage.locator('[data-section="opening"] h1').boundingBox())!
   expect(words.y).toBeGreaterThan(header.y + header.height)
   await undo(page)

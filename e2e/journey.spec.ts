@@ -15,14 +15,18 @@ test('one slot and one theme change; everything follows, survives a reload, and 
 }) => {
   await openPaint(page)
   const button = '[data-section="opening"] .main-button'
-  expect(await computedOnStage(page, button, 'background-color')).toBe('rgb(214, 90, 42)')
+  await expect
+    .poll(() => computedOnStage(page, button, 'background-color'))
+    .toBe('rgb(214, 90, 42)')
 
   await setSlot(page, 'spark', 'oklch(60% 0.15 250)')
   await page.keyboard.press('Escape')
   await isSaved(page)
   const blue = await computedOnStage(page, button, 'background-color')
   expect(blue).not.toBe('rgb(214, 90, 42)')
-  expect(await computedOnStage(page, '[data-section="join"]', 'background-color')).toBe(blue)
+  await expect
+    .poll(() => computedOnStage(page, '[data-section="join"]', 'background-color'))
+    .toBe(blue)
 
   // Another page follows too.
   await page.getByRole('button', { name: 'Page: Home' }).click()
@@ -41,22 +45,22 @@ test('one slot and one theme change; everything follows, survives a reload, and 
   await expect(page.getByTestId('trace').locator('[data-link=counts]')).toContainText(
     'Theme On Ink, role ground',
   )
-  expect(await computedOnStage(page, '[data-section="dates"]', 'background-color')).toBe(
-    'rgb(23, 33, 31)',
-  )
+  await expect
+    .poll(() => computedOnStage(page, '[data-section="dates"]', 'background-color'))
+    .toBe('rgb(23, 33, 31)')
   await page
     .getByRole('navigation', { name: 'Map of the site' })
     .getByRole('button', { name: /Footer/ })
     .click()
   await page.getByRole('radio', { name: 'On Brand' }).click()
-  expect(await computedOnStage(page, '[data-section="footer"]', 'background-color')).toBe(
-    'rgb(29, 89, 85)',
-  )
+  await expect
+    .poll(() => computedOnStage(page, '[data-section="footer"]', 'background-color'))
+    .toBe('rgb(29, 89, 85)')
   await isSaved(page)
 
   await page.reload()
   await stageFrame(page).locator('h1').waitFor()
-  expect(await computedOnStage(page, button, 'background-color')).toBe(blue)
+  await expect.poll(() => computedOnStage(page, button, 'background-color')).toBe(blue)
   for (let i = 0; i < 3; i += 1) {
     await undo(page)
   }

@@ -176,9 +176,11 @@ test('a band takes a gradient that follows its slot, and is plain on phones', as
     .click()
   const ground = () => computedOnStage(page, '[data-section=bench]', 'background-image')
   await unfold(page, 'fill')
-  await reach(page, 'this section').click()
+  // A theme holds plain colours: what is chosen here goes to this section alone, and is said to.
+  await expect(reach(page, 'this section')).not.toBeChecked()
   await page.getByRole('radio', { name: 'Gradient' }).click()
   await expect.poll(ground).toContain('linear-gradient(in oklab')
+  await expect(reach(page, 'this section')).toBeChecked()
   await page.getByRole('button', { name: /more that nobody decided/ }).click()
   await unfold(page, 'fillPhone')
   await page.getByRole('radio', { name: 'Colour', exact: true }).click()

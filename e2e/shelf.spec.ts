@@ -25,7 +25,9 @@ test('a site is begun around a colour, opens readable, and stands on the shelf a
   await page.waitForURL('**/sites/wren-cycles*')
   await expect(page.getByText('✓ reads well')).toBeVisible()
   await stageFrame(page).locator('.main-button').waitFor()
-  expect(await computedOnStage(page, '.main-button', 'background-color')).toBe('rgb(138, 59, 42)')
+  await expect
+    .poll(() => computedOnStage(page, '.main-button', 'background-color'))
+    .toBe('rgb(138, 59, 42)')
 
   await page.getByRole('link', { name: 'Wren Cycles' }).click()
   const picture = card(page, 'Wren Cycles').locator('iframe').contentFrame()

@@ -143,9 +143,9 @@ test('ready-made, on things, side by side, before and after, applied, undone', a
         .evaluate((node) => getComputedStyle(node).backgroundColor),
     )
     .toBe('rgb(247, 242, 231)')
-  expect(await computedOnStage(page, '[data-section="opening"]', 'background-color')).toBe(
-    'rgb(242, 245, 249)',
-  )
+  await expect
+    .poll(() => computedOnStage(page, '[data-section="opening"]', 'background-color'))
+    .toBe('rgb(242, 245, 249)')
   await page.getByRole('slider', { name: 'Divider between before and after' }).focus()
   await page.keyboard.press('ArrowLeft')
   await expect(page.getByRole('slider', { name: /Divider/ })).toHaveAttribute('aria-valuenow', '48')

@@ -21,7 +21,7 @@ test('a colour that is none is told where it was typed, and nothing changes', as
     await page.keyboard.press('Escape')
     await page.keyboard.press('Escape')
   }
-  expect(await computedOnStage(page, heading, 'color')).toBe(before)
+  await expect.poll(() => computedOnStage(page, heading, 'color')).toBe(before)
   await isSaved(page)
 })
 
@@ -118,9 +118,9 @@ test('while nothing can be stored, changes stay on screen and through a reload, 
   await setSlot(page, 'mist', '#e0e8f0')
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'waiting')
   await expect(page.locator('[data-slot="mist"]')).toContainText('#e0e8f0')
-  expect(await computedOnStage(page, '[data-section="this-month"]', 'background-color')).toBe(
-    'rgb(224, 232, 240)',
-  )
+  await expect
+    .poll(() => computedOnStage(page, '[data-section="this-month"]', 'background-color'))
+    .toBe('rgb(224, 232, 240)')
   await page.reload()
   await expect(page.locator('[data-slot="mist"]')).toContainText('#e0e8f0')
   await page.unroute('**/edits')

@@ -68,6 +68,15 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
     const problem = editor.dispatch(whole(edit))
     if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
   }
+  /** What is no plain colour cannot be a theme's: it is decided for this thing alone. */
+  const here = options.find(({ kind }) => kind === 'element')
+  const reachFor = (value: LookValue) =>
+    here && isThemes(option) && !isColor(value as Paint) ? here : option
+  const choose = (value: LookValue) => {
+    const goal = reachFor(value)
+    if (goal !== option) setWanted(goal.key)
+    run(goal.edit!(value))
+  }
   const openSlot = () => editor.show({ openSlot: trace.color?.slot })
 
   return (
@@ -101,8 +110,8 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
           spot={spot}
           selection={selection}
           element={element}
-          onDrag={(value) => previewEdit(whole(option.edit!(value)))}
-          onChoose={(value) => run(option.edit!(value))}
+          onDrag={(value) => previewEdit(whole(reachFor(value).edit!(value)))}
+          onChoose={choose}
         />
       ) : (
         <div className="grid justify-items-start gap-2">
@@ -114,6 +123,9 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
     </div>
   )
 }
+
+/** Themes say which colour each role takes. */
+const isThemes = ({ kind }: ReachOption) => kind === 'role' || kind === 'everywhere'
 
 interface SettingProps {
   readonly option: ReachOption
@@ -148,9 +160,8 @@ function Setting(props: SettingProps) {
   const held = option.value as Paint | undefined
   const paint = trace.value as Paint
   const role = roleOf(trace, element)
-  // Themes say which colour each role takes; a gradient or a picture is what one thing or a style decides.
-  const isThemes = option.kind === 'role' || option.kind === 'everywhere'
-  const kinds = isThemes ? [] : paintKindsOf(property)
+  // What fills is often no plain colour; words seldom are, and wait until one looks at them alone.
+  const kinds = isThemes(option) && property.paints !== 'fill' ? [] : paintKindsOf(property)
   return (
     <>
       {kinds.length > 1 ? (

@@ -6,6 +6,7 @@ import { EditorView } from 'prosemirror-view'
 import { mostWords, plainText, type Run, type Runs, type WordColor } from '@/core/elements'
 import type { WordsPlace } from '../editor'
 import { cleanPaste, plainPaste } from './clean-paste'
+import { othersWords } from './others-words'
 import { docOfRuns, nodesOfRuns, runsOfDoc, wordSchema } from './word-schema'
 
 const { strong, em, link, words } = wordSchema.marks as Record<
@@ -203,10 +204,8 @@ export function openWordsView(options: WordsViewOptions) {
   return {
     runs: () => runsOfDoc(view.state.doc),
     setRuns(runs: Runs) {
-      const { tr, doc, selection } = view.state
-      const next = tr.replaceWith(0, doc.content.size, nodesOfRuns(runs))
-      const at = Math.min(selection.from, next.doc.content.size)
-      view.dispatch(next.setSelection(TextSelection.create(next.doc, at)).setMeta('theirs', true))
+      const tr = othersWords(view.state, chosenIn(view), runs)
+      if (tr) view.dispatch(tr)
     },
     /** Puts the caret where a point of the page is, behind some characters, or at the end. */
     putCaret(caret: WordsPlace['caret']) {
