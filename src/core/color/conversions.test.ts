@@ -8,7 +8,7 @@ import { fromOklab, toOklab } from './oklab'
 import { fromOklch, toOklch } from './oklch'
 import { colorOf } from './parse'
 import { anyColor, anyOpaque } from './random-color.fixture'
-import { writeColor, writeLegacyRgb, type WritableNotation } from './write'
+import { writeColor, type WritableNotation } from './write'
 
 describe('conversions against culori', () => {
   test('OKLab, HSL, HWB and Lab (D50)', () => {
@@ -84,14 +84,6 @@ describe('writing', () => {
         expect(colorKey(colorOf(writeColor(color, notation))!)).toBe(colorKey(color))
       }),
       { numRuns: 500 },
-    )
-  })
-
-  test('the form with commas too', () => {
-    fc.assert(
-      fc.property(anyColor, (color) => {
-        expect(colorKey(colorOf(writeLegacyRgb(color))!)).toBe(colorKey(color))
-      }),
     )
   })
 })

@@ -15,14 +15,8 @@ export {
 export { fromHsl, fromHwb, toHsl, toHwb, type Hsl } from './hsl'
 export { cssName } from './names'
 export { parseColor, colorOf, type ColorProblem, type Notation, type ParsedColor } from './parse'
-export {
-  isOutOfGamut,
-  writeColor,
-  writeHex,
-  writeLegacyRgb,
-  writeShortHex,
-  type WritableNotation,
-} from './write'
+export { isOutOfGamut, writeColor, writeHex, writeShortHex, type WritableNotation } from './write'
+export { writeLike } from './write-like'
 export { contrast, luminance, writeRatio } from './contrast'
 export { mix, mixSpaces, type MixSpace } from './mix'
 export { difference } from './difference'

@@ -1,7 +1,7 @@
 import type { Color, Triple } from './color'
 import { channels } from './color'
 import { multiply } from './matrix'
-import { D50_TO_D65, D65_TO_D50, srgbToXyz, xyzToSrgb } from './xyz'
+import { D50_TO_D65, srgbToXyzD50, xyzToSrgb } from './xyz'
 
 /** CIE Lab with the D50 white of CSS: `l` 0…100, `a` and `b` roughly −125…125. */
 export type Lab = Triple
@@ -29,7 +29,7 @@ export function labToXyz([l, a, b]: Lab): Triple {
 }
 
 export function toLab(color: Color): Lab {
-  return xyzToLab(multiply(D65_TO_D50, srgbToXyz(channels(color))))
+  return xyzToLab(srgbToXyzD50(channels(color)))
 }
 
 export function labToSrgb(lab: Lab): Triple {

@@ -52,12 +52,6 @@ export function writeColor(color: Color, notation: WritableNotation): string {
   return writers[notation](color)
 }
 
-/** The form with commas, as older stylesheets have it. */
-export function writeLegacyRgb(color: Color): string {
-  const bytes = toBytes(mapToGamut(color)).join(', ')
-  return color.alpha >= 1 ? `rgb(${bytes})` : `rgba(${bytes}, ${writeAlpha(color.alpha)})`
-}
-
 /** Whether the colour needed mapping to be shown in sRGB. */
 export function isOutOfGamut(color: Color): boolean {
   return channels(color).some((c) => c < -1e-4 || c > 1.0001)

@@ -33,6 +33,11 @@ export function srgbToXyz(rgb: Triple): Triple {
   return multiply(SRGB_TO_XYZ, [linearize(rgb[0]), linearize(rgb[1]), linearize(rgb[2])])
 }
 
+/** The same under D50. */
+export function srgbToXyzD50(rgb: Triple): Triple {
+  return multiply(D65_TO_D50, srgbToXyz(rgb))
+}
+
 export function xyzToSrgb(xyz: Triple): Triple {
   const [r, g, b] = multiply(XYZ_TO_SRGB, xyz)
   return [encode(r), encode(g), encode(b)]

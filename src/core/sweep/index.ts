@@ -17,4 +17,4 @@ export {
   type Hit,
   type Ticks,
 } from './plan'
-export { slotReference, writeLike } from './replacement'
+export { slotReference } from './replacement'

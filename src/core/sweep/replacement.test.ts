@@ -3,18 +3,17 @@ import fc from 'fast-check'
 import { demoSites } from '@demo/sites'
 import {
   applyShade,
-  colorKey,
   colorOf,
   parseColor,
   writeHex,
   type Color,
   type Shade,
 } from '../color'
-import { anyColor, anyOpaque } from '../color/random-color.fixture'
+import { anyOpaque } from '../color/random-color.fixture'
 import { decisionColor } from '../resolve'
 import type { BoundDecision, ColorDecision, Palette, SlotId } from '../site'
 import type { Use } from '../uses'
-import { decisionAfter, slotReference, textAfter, writeLike } from './replacement'
+import { decisionAfter, slotReference, textAfter } from './replacement'
 
 const { palette } = demoSites[0]!.frame
 const brand = 'brand' as SlotId
@@ -55,8 +54,12 @@ function byReference(color: Color, { lightness = 0, saturation = 0, hue = 0 }: S
     c: own.c * (1 + saturation / 100),
     h: (own.h ?? 0) + hue,
   }
-  return culori.displayable(shifted) ? culori.formatHex(shifted) : undefined
+  return culori.displayable(shifted) ? culori.rgb(shifted) : undefined
 }
+
+/** Whether two colours are one but for the rounding of what is worked out. */
+const isAlike = (a: Color, b: { readonly r: number; readonly g: number; readonly b: number }) =>
+  (['r', 'g', 'b'] as const).every((channel) => Math.abs(a[channel] - b[channel]) < 5e-4)
 
 /** The reference with the slot's colour in place of its custom property, as a browser reads it. */
 const standingAlone = (reference: string, ofPalette: Palette) =>
@@ -86,7 +89,7 @@ describe('a reference to a slot in CSS text', () => {
         const expected = byReference(color, shade)
         if (!expected) return
         compared += 1
-        expect(writeHex(applyShade(color, shade))).toBe(expected)
+        expect(isAlike(applyShade(color, shade), expected)).toBe(true)
         const own: Palette = {
           ...palette,
           slots: {
@@ -95,44 +98,11 @@ describe('a reference to a slot in CSS text', () => {
           },
         }
         const read = parseColor(standingAlone(slotReference({ slot: brand, shade }), own))
-        expect(read.ok && writeHex(read.color)).toBe(expected)
+        expect(read.ok && isAlike(read.color, expected)).toBe(true)
       }),
       { numRuns: 400 },
     )
     expect(compared).toBeGreaterThan(50)
-  })
-})
-
-describe('a value in the notation that stood there', () => {
-  test.each([
-    ['#FFF', '#1D5955'],
-    ['#ABCDEF', '#1D5955'],
-    ['#abcdef', '#1d5955'],
-    ['#123456', '#1d5955'],
-    ['rgb(1, 2, 3)', 'rgb(29, 89, 85)'],
-    ['rgb(1 2 3 / 50%)', 'rgb(29 89 85)'],
-    ['teal', '#1d5955'],
-  ])('in place of %s: %s', (stood, written) => {
-    expect(writeLike(stood, colorOf('#1d5955')!)).toBe(written)
-  })
-
-  test('comes back to the same colour in every notation', () => {
-    const notations = [
-      '#ABC',
-      '#aabbccdd',
-      'rgb(1 2 3)',
-      'rgba(1, 2, 3, .4)',
-      'hsl(1 2% 3%)',
-      'hwb(1 2% 3%)',
-      'oklch(0.4 0.1 20)',
-      'teal',
-    ]
-    fc.assert(
-      fc.property(anyColor, fc.constantFrom(...notations), (color, stood) => {
-        const again = parseColor(writeLike(stood, color))
-        expect(again.ok && colorKey(again.color)).toBe(colorKey(color))
-      }),
-    )
   })
 })
 
@@ -170,7 +140,9 @@ describe('what a use becomes', () => {
   test('a shade of a slot that becomes a loose colour is that colour, shifted as far', () => {
     const use = useOf('', { slot: spark, shade: { lightness: 10 } })
     const after = decisionAfter(palette, use, { value: '#334d33' })
-    expect(after).toEqual({ value: byReference(colorOf('#334d33')!, { lightness: 10 }) })
+    expect(after).toEqual({
+      value: culori.formatHex(byReference(colorOf('#334d33')!, { lightness: 10 })),
+    })
   })
 
   test('in text, a fallback and the words around the name stay', () => {

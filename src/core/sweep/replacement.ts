@@ -3,31 +3,16 @@ import {
   clippedShade,
   colorOf,
   fromBytes,
-  parseColor,
   tidyShade,
   toBytes,
-  writeColor,
   writeHex,
-  writeLegacyRgb,
+  writeLike,
   type Color,
   type Shade,
 } from '../color'
 import { decisionColor } from '../resolve'
 import { isBound, type BoundDecision, type ColorDecision, type Palette } from '../site'
 import type { Use } from '../uses'
-
-/** A colour in the notation that stood there, down to its letter case and commas. */
-export function writeLike(text: string, color: Color): string {
-  const parsed = parseColor(text)
-  const notation = parsed.ok ? parsed.notation : 'hex'
-  if (notation === 'rgb')
-    return text.includes(',') ? writeLegacyRgb(color) : writeColor(color, 'rgb')
-  if (notation === 'hsl' || notation === 'hwb' || notation === 'oklch') {
-    return writeColor(color, notation)
-  }
-  const hex = writeHex(color)
-  return /[A-F]/.test(text) && !/[a-f]/.test(text) ? hex.toUpperCase() : hex
-}
 
 /** The target with the alpha that the use had, where it had one of its own. */
 function keepAlpha(palette: Palette, use: Use, to: ColorDecision): ColorDecision {
