@@ -6,6 +6,6 @@ export default {
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@demo/(.*)$': '<rootDir>/demo/$1' },
   transform: { '^.+\\.(t|j|mj)sx?$': ['@swc/jest', { jsc: { target: 'es2022' } }] },
   transformIgnorePatterns: [
-    '/node_modules/(?!(culori|color-name|fractional-indexing|@csstools|parse5|entities)/)',
+    '/node_modules/(?!(culori|color-name|fractional-indexing|@csstools|parse5|entities|htmlparser2|domhandler|domutils|domelementtype|dom-serializer)/)',
   ],
 }

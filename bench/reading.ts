@@ -1,7 +1,7 @@
 import { applyChanges } from '@/core/changes'
 import { readPalette } from '@/core/formats'
-import { readHtmlColors } from '@/core/markup'
 import { changesOfHits, planSweep } from '@/core/sweep'
+import { readHtmlColors } from '@/core/markup'
 import { usesInFrame } from '@/core/uses'
 import { demoSites } from '@demo/sites'
 

@@ -1,29 +1,14 @@
 import { parseFragment, type DefaultTreeAdapterTypes } from 'parse5'
 import { colorOf } from '../color'
-import {
-  inSource,
-  joined,
-  paintsOf,
-  readCssColors,
-  readValueColors,
-  type FoundInCss,
-} from '../uses'
-import { attributeText, foreignText } from './html-source'
+import { inSource, joined, paintsOf, type FoundInCss } from '../uses'
+import { attributeText, foreignText } from './markup-source'
+import { readCss, readCssValue, svgColorAttributes } from './svg-reader'
 
 type Node = DefaultTreeAdapterTypes.ChildNode
 type Element = DefaultTreeAdapterTypes.Element
 
 const SVG = 'http://www.w3.org/2000/svg'
 
-/** Presentation attributes of SVG that hold colours; CSS reads them, `var()` included. */
-const SVG_ATTRIBUTES = new Set([
-  'fill',
-  'stroke',
-  'stop-color',
-  'flood-color',
-  'lighting-color',
-  'color',
-])
 /** Attributes of old HTML that hold one colour; CSS does not read them. */
 const HTML_ATTRIBUTES = new Set(['bgcolor', 'bordercolor', 'color'])
 
@@ -61,7 +46,7 @@ function readStyleBlock(html: string, element: Element): FoundInCss[] {
   if (!first) return []
   if (element.namespaceURI !== SVG) {
     // Raw text: nothing in it but line ends is read in another way, and CSS takes all of them.
-    return readCssColors(html.slice(first.from, first.to), 'stylesheet').map((find) => ({
+    return readCss(html.slice(first.from, first.to), 'stylesheet').map((find) => ({
       ...find,
       start: find.start + first.from,
     }))
@@ -70,7 +55,7 @@ function readStyleBlock(html: string, element: Element): FoundInCss[] {
   // Where broken markup left the text in other places than it says, nothing can be replaced exactly.
   if (read.some(({ text }, i) => text !== texts[i]!.value)) return []
   const text = joined(read)
-  return inSource(html, text, readCssColors(text.text, 'stylesheet'))
+  return inSource(html, text, readCss(text.text, 'stylesheet'))
 }
 
 function readAttributes(html: string, element: Element): FoundInCss[] {
@@ -78,12 +63,12 @@ function readAttributes(html: string, element: Element): FoundInCss[] {
   const isSvg = element.namespaceURI === SVG
   return element.attrs.flatMap(({ name, value }) => {
     const place = places?.[name]
-    const own = isSvg ? SVG_ATTRIBUTES : HTML_ATTRIBUTES
+    const own = isSvg ? svgColorAttributes : HTML_ATTRIBUTES
     if (!place || value === '' || !(name === 'style' || own.has(name))) return []
     const text = attributeText(html, place.startOffset, place.endOffset)
     if (text?.text !== value) return []
-    if (name === 'style') return inSource(html, text, readCssColors(value, 'declarationList'))
-    if (isSvg) return inSource(html, text, readValueColors(value, name))
+    if (name === 'style') return inSource(html, text, readCss(value, 'declarationList'))
+    if (isSvg) return inSource(html, text, readCssValue(value, name))
     if (!colorOf(value) || value.trim() !== value) return []
     const whole = { start: 0, text: value, property: name, paints: paintsOf(name), bindable: false }
     return inSource(html, text, [whole])

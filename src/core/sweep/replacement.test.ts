@@ -1,14 +1,7 @@
 import * as culori from 'culori'
 import fc from 'fast-check'
 import { demoSites } from '@demo/sites'
-import {
-  applyShade,
-  colorOf,
-  parseColor,
-  writeHex,
-  type Color,
-  type Shade,
-} from '../color'
+import { applyShade, colorOf, parseColor, writeHex, type Color, type Shade } from '../color'
 import { anyOpaque } from '../color/random-color.fixture'
 import { decisionColor } from '../resolve'
 import type { BoundDecision, ColorDecision, Palette, SlotId } from '../site'

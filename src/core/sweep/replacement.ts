@@ -64,8 +64,23 @@ export function slotReference({ slot, shade }: BoundDecision): string {
   return `oklch(from ${base} ${signed('l', lightness, 100)} ${chroma} ${signed('h', hue, 1)}${fade})`
 }
 
+/** A colour as it must be written in an address: as much is escaped as was. */
+function escapedLike(written: string, color: string): string {
+  const isSpaced = / /.test(written)
+  const hasBrackets = /[()]/.test(written)
+  return color.replaceAll(/[#%]|[ ()]/g, (character) => {
+    if (character === ' ' ? isSpaced : hasBrackets && /[()]/.test(character)) return character
+    return `%${character.charCodeAt(0).toString(16).toUpperCase()}`
+  })
+}
+
 /** What a stretch of text becomes. */
 export function textAfter(palette: Palette, use: Use, to: ColorDecision): string {
+  const after = plainAfter(palette, use, to)
+  return use.escape ? escapedLike(use.text, after) : after
+}
+
+function plainAfter(palette: Palette, use: Use, to: ColorDecision): string {
   const written = use.css ?? use.text
   if (isBound(use.decision) && isBound(to)) {
     const same = written.replace(`--slot-${use.decision.slot}`, `--slot-${to.slot}`)

@@ -9,21 +9,10 @@ import {
   type FoundDeclaration,
 } from '../css'
 import { isColorText } from './color-text'
+import { heldAddresses, heldSvg, noPictures, type PictureReader } from './held-pictures'
+import { inSource } from './source-text'
+import type { FoundInCss } from './found-in-css'
 import type { UsePaints } from './use'
-
-/** A colour, or a reference to a slot, found in CSS text. Offsets count UTF-16 units. */
-export interface FoundInCss {
-  readonly start: number
-  /** As it is written. */
-  readonly text: string
-  /** As CSS reads it, where it is written in another way: with character references in HTML. */
-  readonly css?: string
-  readonly slot?: string
-  readonly property: string
-  readonly paints: UsePaints
-  /** Whether a reference to a slot may stand here: browsers take the declaration, and it takes `var()`. */
-  readonly bindable: boolean
-}
 
 /** Properties that take colours; words elsewhere (font or animation names) are no colours. CSS specifications, by module. */
 const COLOR_PROPERTY =
@@ -245,17 +234,44 @@ function readDeclaration(css: string, declaration: FoundDeclaration): FoundInCss
 export function readCssColors(
   css: string,
   context: 'stylesheet' | 'declarationList',
+  pictures: PictureReader = noPictures,
 ): FoundInCss[] {
   const found: FoundInCss[] = []
   readDeclarations(css, context, (declaration) => {
     for (const find of readDeclaration(css, declaration)) found.push(find)
+    if (pictures === noPictures) return
+    for (const find of readAddresses(css, declaration, pictures)) found.push(find)
   })
   return found
 }
 
+/** The colours of vector pictures that the addresses of a declaration hold. They stand in no order with those outside. */
+function readAddresses(
+  css: string,
+  { property, tokens }: FoundDeclaration,
+  pictures: PictureReader,
+): FoundInCss[] {
+  const addresses = heldAddresses(css, tokens)
+  return addresses.flatMap((address) => {
+    const svg = heldSvg(address)
+    if (!svg) return []
+    const finds = pictures(svg.text).map((find): FoundInCss => ({
+      ...find,
+      property,
+      bindable: false,
+      escape: 'percent',
+    }))
+    return inSource(css, svg, finds)
+  })
+}
+
 /** Every colour in one value by itself, as an attribute of SVG holds it. */
-export function readValueColors(value: string, property: string): FoundInCss[] {
-  return readCssColors(`${property}:${value}`, 'declarationList').map((find) => ({
+export function readValueColors(
+  value: string,
+  property: string,
+  pictures: PictureReader = noPictures,
+): FoundInCss[] {
+  return readCssColors(`${property}:${value}`, 'declarationList', pictures).map((find) => ({
     ...find,
     start: find.start - property.length - 1,
   }))

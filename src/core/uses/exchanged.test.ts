@@ -1,3 +1,4 @@
+import { noPictures } from './held-pictures'
 import { demoSites } from '@demo/sites'
 import fc from 'fast-check'
 import { applyChanges, reversed, type Change } from '../changes'
@@ -58,7 +59,7 @@ const page: fc.Arbitrary<Page> = fc
     return { ...from, body: { ...from.body, elements } } as Page
   })
 
-const usesOf = (some: Page) => usesIn({ kind: 'page', id: some.id }, some)
+const usesOf = (some: Page) => usesIn({ kind: 'page', id: some.id }, some, noPictures)
 
 test('where decisions alone are exchanged, the uses are those there were, each come to what was decided', () => {
   fc.assert(

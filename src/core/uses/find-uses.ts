@@ -8,21 +8,26 @@ import {
   type RecordRef,
   type SiteRecord,
 } from '../site'
+import { noPictures, type PictureReader } from './held-pictures'
 import { places, type Reading, type UsePart } from './places'
 import type { Use } from './use'
 
 const readers = Object.values(places)
 
 /** What a kind of record gives the readers; nothing for kinds that hold no colours. */
-function readingOf({ kind, id }: RecordRef, record: SiteRecord): Reading | undefined {
-  if (kind === 'frame') return { doc: 'frame', frame: record as Frame }
-  if (kind === 'page') return { doc: id as Page['id'], page: record as Page }
+function readingOf(
+  { kind, id }: RecordRef,
+  record: SiteRecord,
+  pictures: PictureReader,
+): Reading | undefined {
+  if (kind === 'frame') return { doc: 'frame', frame: record as Frame, pictures }
+  if (kind === 'page') return { doc: id as Page['id'], page: record as Page, pictures }
   return undefined
 }
 
 /** The uses that one record decides, by what decides them. */
-export function usePartsIn(ref: RecordRef, record: SiteRecord): UsePart[] {
-  const reading = readingOf(ref, record)
+export function usePartsIn(ref: RecordRef, record: SiteRecord, pictures: PictureReader): UsePart[] {
+  const reading = readingOf(ref, record, pictures)
   return reading ? readers.flatMap((read) => read(reading)) : []
 }
 
@@ -30,8 +35,8 @@ export function usePartsIn(ref: RecordRef, record: SiteRecord): UsePart[] {
  * Every use that one record decides. It follows from the record alone, so it can
  * be kept beside it: a reference to a slot is one whether there is such a slot or not.
  */
-export function usesIn(ref: RecordRef, record: SiteRecord): Use[] {
-  return usePartsIn(ref, record).flatMap(({ uses }) => uses())
+export function usesIn(ref: RecordRef, record: SiteRecord, pictures: PictureReader): Use[] {
+  return usePartsIn(ref, record, pictures).flatMap(({ uses }) => uses())
 }
 
 /** Uses with the colours that a palette gives them; references to slots that it does not have are left out. */
@@ -45,15 +50,22 @@ export function usesUnder(palette: Palette, uses: readonly Use[]): Use[] {
 }
 
 /** Every use that the frame decides: themes, styles, header and footer, custom CSS, add-ons. */
-export function usesInFrame(frame: Frame): Use[] {
-  return usesUnder(frame.palette, usesIn({ kind: 'frame', id: 'frame' }, frame))
+export function usesInFrame(frame: Frame, pictures: PictureReader = noPictures): Use[] {
+  return usesUnder(frame.palette, usesIn({ kind: 'frame', id: 'frame' }, frame, pictures))
 }
 
 /** Every use that one page decides. */
-export function usesOnPage(frame: Frame, page: Page): Use[] {
-  return usesUnder(frame.palette, usesIn({ kind: 'page', id: page.id }, page))
+export function usesOnPage(frame: Frame, page: Page, pictures: PictureReader = noPictures): Use[] {
+  return usesUnder(frame.palette, usesIn({ kind: 'page', id: page.id }, page, pictures))
 }
 
-export function usesInSite(frame: Frame, pages: readonly Page[]): Use[] {
-  return [...usesInFrame(frame), ...pages.flatMap((page) => usesOnPage(frame, page))]
+export function usesInSite(
+  frame: Frame,
+  pages: readonly Page[],
+  pictures: PictureReader = noPictures,
+): Use[] {
+  return [
+    ...usesInFrame(frame, pictures),
+    ...pages.flatMap((page) => usesOnPage(frame, page, pictures)),
+  ]
 }

@@ -1,5 +1,7 @@
-import { readCssColors, readValueColors, type FoundInCss } from './css-reader'
+import type { FoundInCss } from './found-in-css'
 import { inSource, Mapping, type SourceText } from './source-text'
+import { readCssColors, readValueColors } from './css-reader'
+import { noPictures, type PictureReader } from './held-pictures'
 
 /**
  * A tag as a cleaned snippet has it (`core/markup`): names as they came, values in double quotes,
@@ -27,7 +29,10 @@ function valueAt(source: string, from: number, to: number): SourceText {
 }
 
 /** Every colour in a snippet, which is stored clean: `style` and presentation attributes, with exact places. */
-export function readSnippetColors(html: string): FoundInCss[] {
+export function readSnippetColors(
+  html: string,
+  pictures: PictureReader = noPictures,
+): FoundInCss[] {
   const found: FoundInCss[] = []
   for (const tag of html.matchAll(TAG)) {
     const attributes = tag[1]!
@@ -38,8 +43,8 @@ export function readSnippetColors(html: string): FoundInCss[] {
       const text = valueAt(html, to - value.length, to)
       const finds =
         name === 'style'
-          ? readCssColors(text.text, 'declarationList')
-          : readValueColors(text.text, name!)
+          ? readCssColors(text.text, 'declarationList', pictures)
+          : readValueColors(text.text, name!, pictures)
       found.push(...inSource(html, text, finds))
     }
   }

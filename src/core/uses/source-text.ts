@@ -1,4 +1,4 @@
-import type { FoundInCss } from './css-reader'
+import type { FoundInCss } from './found-in-css'
 
 /** Text as a browser reads it out of HTML, with the place of every character in the source. Offsets count UTF-16 units. */
 export interface SourceText {
@@ -40,13 +40,20 @@ export function joined(texts: readonly SourceText[]): SourceText {
     starts.push(length)
     length += text.length
   }
+  /** The last text that begins at or before an index. */
+  const textAt = (index: number): number => {
+    let [low, high] = [0, starts.length - 1]
+    while (low < high) {
+      const middle = Math.ceil((low + high) / 2)
+      if (starts[middle]! <= index) low = middle
+      else high = middle - 1
+    }
+    return low
+  }
   return {
     text: texts.map(({ text }) => text).join(''),
     sourceAt: (index) => {
-      const which = Math.max(
-        0,
-        starts.findLastIndex((start) => start <= index),
-      )
+      const which = textAt(index)
       return texts[which]?.sourceAt(index - (starts[which] ?? 0)) ?? 0
     },
   }
@@ -61,6 +68,8 @@ export function inSource(
   return finds.map((find) => {
     const start = text.sourceAt(find.start)
     const written = source.slice(start, text.sourceAt(find.start + find.text.length))
-    return { ...find, start, text: written, ...(written === find.text ? {} : { css: find.text }) }
+    return written === find.text
+      ? { ...find, start }
+      : { ...find, start, text: written, css: find.css ?? find.text }
   })
 }

@@ -1,6 +1,7 @@
 import type { Color } from '../color'
 import type { PaintedAs, RoleId } from '../roles'
 import type { ColorDecision, DocId, ElementId, SectionId, State, StyleId, ThemeId } from '../site'
+import type { Escape } from './escape'
 import type { PlaceId } from './places/names'
 
 /** What is painted; `shadow` and `other` stand only in text places. */
@@ -20,6 +21,8 @@ export interface Use {
   readonly text: string
   /** As CSS reads it, where that is written in another way: with character references in HTML. */
   readonly css?: string
+  /** How its characters are written, where a colour in its place must be written so. */
+  readonly escape?: Escape
   /** A little of what surrounds it, for text places; the colour stands at `textAt`. */
   readonly context?: string
   readonly textAt?: number

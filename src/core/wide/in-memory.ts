@@ -11,7 +11,7 @@ import {
   type SiteDocs,
   type SiteRecord,
 } from '../site'
-import { bandsOf, usesIn, usesUnder, type Use } from '../uses'
+import { bandsOf, noPictures, usesIn, usesUnder, type Use } from '../uses'
 import { colorKey } from '../color'
 import { isBound } from '../site'
 import { kindOfWide, type WideIntent } from './wides'
@@ -64,7 +64,7 @@ export function planInMemory(docs: SiteDocs, intent: WideIntent, target?: SiteDo
   const kind = kindOfWide(intent)
   const all = recordsOf(docs)
   const found = new Map(
-    all.map((each) => [each, usesUnder(frame.palette, usesIn(each, each.record))]),
+    all.map((each) => [each, usesUnder(frame.palette, usesIn(each, each.record, noPictures))]),
   )
   const colors = [...found.values()]
     .flat()

@@ -9,6 +9,7 @@ import * as exchangesAndShapes from './005-exchanges-and-shapes'
 import * as shelf from './006-shelf'
 import * as parts from './007-parts'
 import * as liveries from './008-liveries'
+import * as escapes from './009-escapes'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -25,6 +26,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '006-shelf': shelf,
   '007-parts': parts,
   '008-liveries': liveries,
+  '009-escapes': escapes,
 }
 
 export const migrationNames = Object.keys(migrations)

@@ -42,6 +42,7 @@ test('a database of the version before comes up with everything that was in it',
     '006-shelf',
     '007-parts',
     '008-liveries',
+    '009-escapes',
   ])
   expect(await bringUpToDate()).toBeGreaterThan(10)
   const docs = await loadWhole(site)

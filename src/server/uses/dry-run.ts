@@ -16,7 +16,7 @@ import { useOfRow, type UseRow } from './rows'
 /** Uses that become the same by a sweep, whatever they are in. */
 type Alike = Pick<
   UseRow,
-  'place' | 'slot' | 'shade' | 'written' | 'css' | 'bindable' | 'paints'
+  'place' | 'slot' | 'shade' | 'written' | 'css' | 'escape' | 'bindable' | 'paints'
 > & {
   readonly is_text: boolean
   readonly count: number
@@ -26,10 +26,10 @@ type Alike = Pick<
 function alikeUses(siteId: string, question: UseQuestion, transaction: Transaction) {
   const { sql, bind } = whereUses(question, 2)
   return select<Alike>(
-    `select u.place, u.slot, u.shade, u.written, u.css, u.bindable, u.paints,
+    `select u.place, u.slot, u.shade, u.written, u.css, u.escape, u.bindable, u.paints,
        u.start is not null as is_text, count(*)::int as count
      from uses u ${question.page ? 'join records r on r.no = u.record' : ''}
-     where u.site_id = $1 and ${sql} group by 1, 2, 3, 4, 5, 6, 7, 8`,
+     where u.site_id = $1 and ${sql} group by 1, 2, 3, 4, 5, 6, 7, 8, 9`,
     [siteId, ...bind],
     transaction,
   )

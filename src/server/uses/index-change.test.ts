@@ -2,7 +2,7 @@ import { demoSites } from '@demo/sites'
 import fc from 'fast-check'
 import { applyChanges, changesBetween, type Change } from '@/core/changes'
 import type { ColorDecision, Page } from '@/core/site'
-import { usesIn } from '@/core/uses'
+import { noPictures, usesIn } from '@/core/uses'
 import { indexChange } from './index-change'
 import { indexOf, type RecordIndex } from './rows'
 
@@ -45,7 +45,7 @@ test('what a page keeps beside it after decisions were exchanged is what the rea
   const wanted = fc.infiniteStream(fc.option(decision))
   fc.assert(
     fc.property(fc.constantFrom(...pages), wanted, (page, decisions) => {
-      const own = usesIn(ref(page), page).filter(({ start }) => start === undefined)
+      const own = usesIn(ref(page), page, noPictures).filter(({ start }) => start === undefined)
       const changes = own.flatMap(({ path, decision: from }): Change[] => {
         const to = decisions.next().value
         return to ? [{ path, from, to }] : []

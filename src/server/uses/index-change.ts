@@ -1,4 +1,5 @@
 import type { Change } from '@/core/changes'
+import { readSvgColors } from '@/core/markup'
 import type { Frame, Page, RecordRef, SiteRecord } from '@/core/site'
 import {
   bandsOf,
@@ -77,8 +78,8 @@ const hasBody = ({ kind }: RecordRef, record: SiteRecord | undefined): record is
 
 /** How the uses of a record change with it, by reading what is other in it. */
 function readUses(ref: RecordRef, before: SiteRecord | undefined, after: Bodied) {
-  const was = hasBody(ref, before) ? usePartsIn(ref, before) : []
-  const is = usePartsIn(ref, after)
+  const was = hasBody(ref, before) ? usePartsIn(ref, before, readSvgColors) : []
+  const is = usePartsIn(ref, after, readSvgColors)
   return { count: countParts(is), uses: changedUses(is, was), exchanged: [] }
 }
 

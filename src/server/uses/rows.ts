@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize'
 import { colorKey, colorOf, clipToGamut, type Shade } from '@/core/color'
+import { readSvgColors } from '@/core/markup'
 import {
   canonicalJson,
   isBound,
@@ -25,7 +26,7 @@ import { insertRows, tell, type Columns } from '../database/sets'
 import { hashOf } from '../records/stored'
 
 /** Raised whenever a reader finds more, less or otherwise than before: all records are then read anew. */
-export const readersVersion = 6
+export const readersVersion = 7
 
 /** A use as it is kept beside its record. */
 export interface UseRow {
@@ -36,6 +37,7 @@ export interface UseRow {
   readonly shade: string | null
   readonly written: string
   readonly css: string | null
+  readonly escape: string | null
   readonly object: string
   readonly property: string
   readonly state: string | null
@@ -88,6 +90,7 @@ export function useRow(use: Use, n: number): UseRow {
     place: use.place,
     ...writtenRow(use),
     css: use.css ?? null,
+    escape: use.escape ?? null,
     object: use.object,
     property: use.property,
     state: use.state ?? null,
@@ -121,6 +124,7 @@ export function useOfRow(row: UseRow, doc: Use['doc']): Use {
     ...(isText ? { start: row.start } : {}),
     text: row.written,
     ...(row.css === null ? {} : { css: row.css }),
+    ...(row.escape === null ? {} : { escape: row.escape as Use['escape'] }),
     ...(row.context === null ? {} : { context: row.context }),
     ...(row.context_at === null ? {} : { textAt: row.context_at }),
     decision,
@@ -157,7 +161,7 @@ export function indexOf(ref: RecordRef, record: SiteRecord): RecordIndex {
   if (ref.kind !== 'frame' && ref.kind !== 'page') return emptyIndex
   const { body } = record as Frame | Page
   return {
-    uses: usesIn(ref, record).map(useRow),
+    uses: usesIn(ref, record, readSvgColors).map(useRow),
     bands: bandsOf(body).map(bandRow),
     looks: lookRows(ref, body),
   }
@@ -186,6 +190,7 @@ export const useColumns: Columns<Kept<UseRow>> = {
   shade: 'text',
   written: 'text',
   css: 'text',
+  escape: 'text',
   object: 'text',
   property: 'text',
   state: 'text',

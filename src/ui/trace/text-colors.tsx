@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { writeDecision } from '@/core/edit'
 import { isBound, type ColorDecision, type PageId, type SiteElement } from '@/core/site'
-import { placeIds, useKey as keyOf, usesIn, type Use } from '@/core/uses'
+import { noPictures, placeIds, useKey as keyOf, usesIn, type Use } from '@/core/uses'
 import { ColorChooser } from '../color'
 import { useEditor, useEditorState, type Selection } from '../editor'
 import { Swatch } from '../kit'
@@ -24,7 +24,7 @@ function useTextUses({ selection: { doc }, element }: TextColorsProps): readonly
     const record = doc === 'frame' ? frame : page
     const kind = doc === 'frame' ? 'frame' : 'page'
     return record
-      ? usesIn({ kind, id: doc }, record).filter(
+      ? usesIn({ kind, id: doc }, record, noPictures).filter(
           ({ owner, start }) => owner.element === element.id && start !== undefined,
         )
       : []

@@ -1,16 +1,16 @@
 import { textLines } from '../../css'
 import type { ContentOf } from '../../elements'
-import type { DocId, SiteElement } from '../../site'
+import type { SiteElement } from '../../site'
 import { readSnippetColors } from '../snippet-reader'
 import type { Use } from '../use'
 import { textPart } from './text-part'
-import type { PlaceReader } from './reading'
+import type { PlaceReader, Reading } from './reading'
 import { textUse } from './text-use'
 
-function embedUses(doc: DocId, page: string, { id, content }: SiteElement): Use[] {
+function embedUses({ doc, pictures }: Reading, page: string, { id, content }: SiteElement): Use[] {
   const { html, name } = content as ContentOf<'embed'>
   const lines = textLines(html)
-  return readSnippetColors(html).flatMap((find) =>
+  return readSnippetColors(html, pictures).flatMap((find) =>
     textUse(lines, find, {
       place: 'embeds',
       object: 'embed',
@@ -22,9 +22,11 @@ function embedUses(doc: DocId, page: string, { id, content }: SiteElement): Use[
   )
 }
 
-export const readEmbeds: PlaceReader = ({ frame, doc, page }) =>
-  Object.values((page ?? frame).body.elements).flatMap((element) => {
+export const readEmbeds: PlaceReader = (reading) => {
+  const { frame, page } = reading
+  return Object.values((page ?? frame).body.elements).flatMap((element) => {
     if (element.kind !== 'embed') return []
     const title = page ? page.title : ''
-    return [textPart(element, `embeds ${title}`, embedUses(doc, title, element))]
+    return [textPart(element, `embeds ${title}`, embedUses(reading, title, element))]
   })
+}

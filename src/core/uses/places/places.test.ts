@@ -3,6 +3,7 @@ import { colorKey } from '../../color'
 import { decisionColor } from '../../resolve'
 import { siteDocs, canonicalJson, isBound, type Page, type SiteDocs } from '../../site'
 import { usesInSite } from '../find-uses'
+import { noPictures } from '../held-pictures'
 import { useKey, type Use } from '../use'
 import { places } from '.'
 
@@ -61,7 +62,7 @@ test('a page has uses of its own content and snippets alone; the frame has the r
   const [, docs] = sites[0]!
   const page = Object.values(docs.pages)[0] as Page
   for (const [id, read] of Object.entries(places)) {
-    const onPage = read({ doc: page.id, page }).flatMap(({ uses }) => uses())
+    const onPage = read({ doc: page.id, page, pictures: noPictures }).flatMap(({ uses }) => uses())
     if (id !== 'content' && id !== 'embeds') expect(onPage).toEqual([])
     for (const { doc, label } of onPage) {
       expect(doc).toBe(page.id)
@@ -84,7 +85,11 @@ test('a setting counts as a colour only when it can be nothing else', () => {
   }
   const read = places['add-ons']
   const addOns = [{ ...frame.addOns[0]!, settings }]
-  const parts = read({ frame: { ...frame, addOns } as typeof frame, doc: 'frame' })
+  const parts = read({
+    frame: { ...frame, addOns } as typeof frame,
+    doc: 'frame',
+    pictures: noPictures,
+  })
   const found = parts.flatMap(({ uses }) => uses())
   expect(found.map(({ text }) => text)).toEqual(['#1C5A54', 'teal', 'rgb(28 90 84)'])
   expect(found.every(({ bindable }) => !bindable)).toBe(true)

@@ -1,10 +1,17 @@
 import type { DocId, Frame, Page } from '../../site'
+import type { PictureReader } from '../held-pictures'
 import type { Use } from '../use'
+
+interface OfSite {
+  readonly doc: DocId
+  /** Reads the vector pictures that texts hold. */
+  readonly pictures: PictureReader
+}
 
 /** What a reader is given: one document, the frame or a page. */
 export type Reading =
-  | { readonly doc: DocId; readonly frame: Frame; readonly page?: undefined }
-  | { readonly doc: DocId; readonly page: Page; readonly frame?: undefined }
+  | (OfSite & { readonly frame: Frame; readonly page?: undefined })
+  | (OfSite & { readonly page: Page; readonly frame?: undefined })
 
 /**
  * The uses that one thing decides. Where the thing, what else its uses follow

@@ -1,7 +1,7 @@
 import { clipToGamut, colorOf } from '../../color'
 import type { TextLines } from '../../css'
 import type { SlotId } from '../../site'
-import type { FoundInCss } from '../css-reader'
+import type { FoundInCss } from '../found-in-css'
 import type { Use } from '../use'
 
 /** A find in text as a use; a slot that is referred to by `var()` counts as bound. Colours of text are what browsers paint. */
@@ -16,6 +16,7 @@ export function textUse(
     start: find.start,
     text: find.text,
     ...(find.css === undefined ? {} : { css: find.css }),
+    ...(find.escape === undefined ? {} : { escape: find.escape }),
     paints: find.paints,
     property: find.property,
     bindable: find.bindable,

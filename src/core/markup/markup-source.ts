@@ -1,10 +1,10 @@
-import { DecodingMode, EntityDecoder, htmlDecodeTree } from 'entities/decode'
+import { DecodingMode, EntityDecoder, htmlDecodeTree, xmlDecodeTree } from 'entities/decode'
 import { Mapping, type SourceText } from '../uses'
 
 /** A character reference at an offset: what it stands for, and how long it is; none where the `&` is just that. */
-function referenceAt(source: string, at: number, mode: DecodingMode) {
+function referenceAt(source: string, at: number, mode: DecodingMode, tree: DecodeTree) {
   let text = ''
-  const decoder = new EntityDecoder(htmlDecodeTree, (code) => {
+  const decoder = new EntityDecoder(tree, (code) => {
     text += String.fromCodePoint(code)
   })
   decoder.startEntity(mode)
@@ -15,6 +15,8 @@ function referenceAt(source: string, at: number, mode: DecodingMode) {
   return length > 0 ? { text, length } : undefined
 }
 
+type DecodeTree = ConstructorParameters<typeof EntityDecoder>[0]
+
 /** Reads a stretch up to `end`: character references, line ends (HTML §13.2.3.5), and NUL. */
 function decodeInto(
   mapping: Mapping,
@@ -22,6 +24,7 @@ function decodeInto(
   start: number,
   end: number,
   mode: DecodingMode,
+  tree: DecodeTree = htmlDecodeTree,
 ): void {
   let plain = start
   const flush = (at: number) => {
@@ -30,7 +33,7 @@ function decodeInto(
   for (let at = start; at < end;) {
     const character = source[at]!
     if (character === '&') {
-      const found = referenceAt(source, at, mode)
+      const found = referenceAt(source, at, mode, tree)
       if (found) {
         flush(at)
         mapping.add(found.text, at, at + found.length)
@@ -66,6 +69,13 @@ export function attributeText(source: string, start: number, end: number): Sourc
   return mapping.result()
 }
 
+/** The value of an attribute in XML, where no name but five stands for a character (XML 1.0 §4.6). */
+export function xmlText(source: string, start: number, end: number): SourceText {
+  const mapping = new Mapping(start)
+  decodeInto(mapping, source, start, end, DecodingMode.Strict, xmlDecodeTree)
+  return mapping.result()
+}
+
 const CDATA = /<!\[CDATA\[([\s\S]*?)(?:\]\]>|$)/y
 const MARKUP = /<(?:!--[\s\S]*?(?:-->|$)|[/!?a-zA-Z][^>]*(?:>|$))/y
 
@@ -89,6 +99,13 @@ export function foreignText(source: string, start: number, end: number): SourceT
     } else if (!markup) mapping.add('<', next, next + 1)
     at = next + (section ?? markup ?? ['<'])[0]!.length
   }
+  return mapping.result()
+}
+
+/** Text of XML that is taken as it is: a CDATA section. */
+export function plainText(source: string, start: number, end: number): SourceText {
+  const mapping = new Mapping(start)
+  addPlain(mapping, source, start, end)
   return mapping.result()
 }
 
