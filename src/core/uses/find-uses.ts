@@ -4,6 +4,7 @@ import {
   own,
   type Frame,
   type Page,
+  type Picture,
   type Palette,
   type RecordRef,
   type SiteRecord,
@@ -19,24 +20,37 @@ function readingOf(
   { kind, id }: RecordRef,
   record: SiteRecord,
   pictures: PictureReader,
+  svg?: string,
 ): Reading | undefined {
   if (kind === 'frame') return { doc: 'frame', frame: record as Frame, pictures }
   if (kind === 'page') return { doc: id as Page['id'], page: record as Page, pictures }
+  if (kind === 'picture' && svg) return { picture: record as Picture, svg, pictures }
   return undefined
 }
 
 /** The uses that one record decides, by what decides them. */
-export function usePartsIn(ref: RecordRef, record: SiteRecord, pictures: PictureReader): UsePart[] {
-  const reading = readingOf(ref, record, pictures)
+export function usePartsIn(
+  ref: RecordRef,
+  record: SiteRecord,
+  pictures: PictureReader,
+  svg?: string,
+): UsePart[] {
+  const reading = readingOf(ref, record, pictures, svg)
   return reading ? readers.flatMap((read) => read(reading)) : []
 }
 
 /**
  * Every use that one record decides. It follows from the record alone, so it can
- * be kept beside it: a reference to a slot is one whether there is such a slot or not.
+ * be kept beside it: a reference to a slot is one whether there is such a slot or not. Of a
+ * vector picture, the text of its file must be given.
  */
-export function usesIn(ref: RecordRef, record: SiteRecord, pictures: PictureReader): Use[] {
-  return usePartsIn(ref, record, pictures).flatMap(({ uses }) => uses())
+export function usesIn(
+  ref: RecordRef,
+  record: SiteRecord,
+  pictures: PictureReader,
+  svg?: string,
+): Use[] {
+  return usePartsIn(ref, record, pictures, svg).flatMap(({ uses }) => uses())
 }
 
 /** Uses with the colours that a palette gives them; references to slots that it does not have are left out. */

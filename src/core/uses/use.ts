@@ -1,6 +1,15 @@
 import type { Color } from '../color'
 import type { PaintedAs, RoleId } from '../roles'
-import type { ColorDecision, DocId, ElementId, SectionId, State, StyleId, ThemeId } from '../site'
+import type {
+  ColorDecision,
+  DocId,
+  ElementId,
+  PictureId,
+  SectionId,
+  State,
+  StyleId,
+  ThemeId,
+} from '../site'
 import type { Escape } from './escape'
 import type { PlaceId } from './places/names'
 
@@ -12,7 +21,7 @@ export type UsePath = ReadonlyArray<string | number>
 /** One spot where a colour is decided. */
 export interface Use {
   readonly place: PlaceId
-  readonly doc: DocId
+  readonly doc: DocId | PictureId
   /** Where it stands in its document. */
   readonly path: UsePath
   /** Offset in the text at `path`, for text places; absent for a decision of its own. */
@@ -46,6 +55,7 @@ export interface Use {
     readonly style?: StyleId
     readonly theme?: ThemeId
     readonly role?: RoleId
+    readonly picture?: PictureId
     readonly line?: number
   }
 }

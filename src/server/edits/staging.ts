@@ -13,7 +13,7 @@ import {
   useColumns,
   type RecordIndex,
 } from '../uses/rows'
-import { indexChange, stagedTables, type ExchangedRow } from '../uses/index-change'
+import { indexChangeOf, stagedTables, type ExchangedRow } from '../uses/index-change'
 
 /** One record as a wide edit would leave it, beside the site until all are ready. */
 export interface Staged extends RecordRef {
@@ -88,9 +88,11 @@ export async function stage(
 ): Promise<void> {
   const writes = records.flatMap(({ write }) => (write ? [write] : []))
   await putContents(siteId, writes)
-  const indexes = records.map(
-    ({ kind, id, before, write, changes }) =>
-      write && indexChange({ kind, id }, before, write.record, changes),
+  const indexes = await Promise.all(
+    records.map(
+      ({ kind, id, before, write, changes }) =>
+        write && indexChangeOf({ kind, id }, before, write.record, changes),
+    ),
   )
   const rows = records.map(({ kind, id, base, write, changes, counted }, i): StagedRow => ({
     job,

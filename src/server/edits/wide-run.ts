@@ -75,7 +75,8 @@ export interface WorkWatch {
 export const unwatched: WorkWatch = { report: () => undefined, isCancelled: () => false }
 
 class Cancelled extends Error {}
-class Refused extends Error {
+/** A record of many cannot become what was planned: nothing of it is carried out. */
+export class Refused extends Error {
   constructor(readonly problem: EditProblem) {
     super(problem)
   }

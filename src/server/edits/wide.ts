@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize'
 import { done, refused, type Result, type Saved } from '@/core/payloads'
-import { recordKey, type Frame, type SiteRecord } from '@/core/site'
+import { recordKey, type Frame, type Picture, type SiteRecord } from '@/core/site'
 import { usesUnder, type Use } from '@/core/uses'
 import { kindOfWide, type Known, type Reach, type WideIntent, type WideKind } from '@/core/wide'
 import type { Actor } from '../access'
@@ -10,7 +10,15 @@ import { allBands } from '../uses/bands'
 import { keptUsesIn } from '../uses/kept-uses'
 import { looseColors, reachedRecords } from '../uses/questions'
 import { keepCheckpoint } from './checkpoints'
-import { runWide, type Looked, type RecordPlan, type WidePlan, type WorkWatch } from './wide-run'
+import { pictureChanges } from './picture-changes'
+import {
+  Refused,
+  runWide,
+  type Looked,
+  type RecordPlan,
+  type WidePlan,
+  type WorkWatch,
+} from './wide-run'
 
 /** What a kind wants to know of the whole site. */
 async function knownOf(
@@ -85,7 +93,7 @@ function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<Read
     async plan(ready, records, transaction) {
       const uses = await usesOf(siteId, ready, records, transaction)
       const targets = await targetsOf(siteId, records, transaction)
-      return records.map(({ kind: of, id, record }): RecordPlan | undefined => {
+      const planOne = async ({ kind: of, id, record }: Looked): Promise<RecordPlan | undefined> => {
         const key = recordKey({ kind: of, id })
         const { changes, count } = kind.plan(ready.value, {
           kind: of,
@@ -94,8 +102,13 @@ function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<Read
           uses: uses.get(key) ?? [],
           ...(targets.has(key) ? { target: targets.get(key)! } : {}),
         })
-        return changes.length ? { changes, counted: count } : undefined
-      })
+        if (changes.length === 0) return undefined
+        if (of !== 'picture' || !record) return { changes, counted: count }
+        const ofPicture = await pictureChanges(record as Picture, changes)
+        if (!ofPicture) throw new Refused('text-changed')
+        return { changes: ofPicture, counted: count }
+      }
+      return Promise.all(records.map(planOne))
     },
     async conclude({ value }, { records, counted }, site, transaction) {
       if (records === 0 || (counted === 0 && !kind.always)) {

@@ -14,6 +14,7 @@ import {
   addIndexes,
   indexHash,
   indexOf,
+  indexOfText,
   readersVersion,
   replaceIndexes,
   type RecordIndex,
@@ -84,7 +85,7 @@ export interface ReadyWrite extends RecordRef {
   readonly content: Content
   readonly listed: Listed
   /** What the readers say of it; read when it is asked for. */
-  readonly index: () => RecordIndex
+  readonly index: () => Promise<RecordIndex>
   readonly indexHash: string
 }
 
@@ -95,7 +96,7 @@ const lasting = new WeakMap<SiteRecord, ReadyWrite>()
 export function keepReady(ref: RecordRef, record: SiteRecord): void {
   if (lasting.has(record)) return
   const ready = readyWrite(ref, record)
-  ready.index()
+  void ready.index()
   lasting.set(record, ready)
 }
 
@@ -105,7 +106,7 @@ export function readyWrite(ref: RecordRef, record: SiteRecord): ReadyWrite {
   const content = contentOf(ref.kind, record)
   const isAsStored = isCanonical(record)
   const stored = isAsStored ? record : (JSON.parse(content.body) as SiteRecord)
-  let read: RecordIndex | undefined
+  let read: Promise<RecordIndex> | undefined
   const index = () => (read ??= indexOf(ref, stored))
   return {
     kind: ref.kind,
@@ -114,7 +115,7 @@ export function readyWrite(ref: RecordRef, record: SiteRecord): ReadyWrite {
     content,
     listed: listedBy[ref.kind](record),
     index,
-    indexHash: indexHash(ref.kind, content.hash, index),
+    indexHash: indexHash(ref.kind, content.hash, () => indexOfText(ref, stored)),
   }
 }
 
@@ -196,6 +197,15 @@ const recordRows = (siteId: string, revision: number, writes: readonly ReadyWrit
     index_hash: own,
   }))
 
+/** What the readers say of some records, each under its number. */
+const indexesOf = (writes: readonly ReadyWrite[], numbers: ReadonlyMap<string, Numbered>) =>
+  Promise.all(
+    writes.map(async ({ kind, id, index }) => ({
+      no: numbers.get(`${kind}/${id}`)!.no,
+      index: await index(),
+    })),
+  )
+
 /** Puts the records of a site that has none yet: nothing of it need be looked for. */
 export async function putFirstRecords(
   siteId: string,
@@ -207,10 +217,7 @@ export async function putFirstRecords(
   await putContents(siteId, writes, transaction)
   await insertRows('records', recordColumns, recordRows(siteId, revision, writes), transaction)
   const numbers = await numbersOf(siteId, writes, transaction)
-  const indexes = writes.map(({ kind, id, index }) => ({
-    no: numbers.get(`${kind}/${id}`)!.no,
-    index: index(),
-  }))
+  const indexes = await indexesOf(writes, numbers)
   await addIndexes(siteId, indexes, transaction)
 }
 
@@ -238,14 +245,7 @@ export async function putRecords(
     before.get(`${kind}/${id}`)?.index_hash !== own
   const changed = writes.filter(isNew)
   const numbers = changed.length ? await numbersOf(siteId, changed, transaction) : before
-  await replaceIndexes(
-    siteId,
-    changed.map(({ kind, id, index }) => ({
-      no: numbers.get(`${kind}/${id}`)!.no,
-      index: index(),
-    })),
-    transaction,
-  )
+  await replaceIndexes(siteId, await indexesOf(changed, numbers), transaction)
 }
 
 /** Stores what records become; the caller has checked them. */

@@ -49,7 +49,7 @@ async function reached(hashes: readonly string[]): Promise<Set<string>> {
      union select f.hash from contents c, lateral (select (c.body::jsonb)->>'file') f (hash)
        where c.kind in ('picture', 'font') and f.hash in (select hash from asked)
      union select m[1] from edit_records e,
-       lateral regexp_matches(e.changes, '"file":"([0-9a-f]{64})"', 'g') m
+       lateral regexp_matches(e.changes, '"(?:file|from|to)":"([0-9a-f]{64})"', 'g') m
        where e.kind in ('picture', 'font') and m[1] in (select hash from asked)`,
     [hashes],
   )

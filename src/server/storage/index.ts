@@ -20,6 +20,12 @@ export function fileStore(): FileStore {
   return localFolder(env.EASEL_FILES ?? path.join(process.cwd(), '.easel', 'files'))
 }
 
+/** The text of a vector picture; undefined where its file is gone. */
+export async function vectorText(file: string): Promise<string | undefined> {
+  const data = await fileStore().get(file)
+  return data && new TextDecoder().decode(data)
+}
+
 export { localFolder } from './local-folder'
 export { s3Bucket, type S3Settings } from './s3'
 export { StorageFailed, type FileStore } from './storage'

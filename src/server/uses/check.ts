@@ -67,7 +67,7 @@ export async function checkIndex(
         transaction,
       )
       for (const { no, site_id: site, kind, id, ...content } of rows) {
-        const index = indexOf({ kind, id }, readContent(kind, content, { remember: false }))
+        const index = await indexOf({ kind, id }, readContent(kind, content, { remember: false }))
         for (const table of tables) {
           const kept = await keptIn(table, no, transaction)
           if (textOf(kept) !== textOf(index[table])) {

@@ -4,7 +4,7 @@ import { applyChanges, changesBetween, type Change } from '@/core/changes'
 import type { ColorDecision, Page } from '@/core/site'
 import { noPictures, usesIn } from '@/core/uses'
 import { indexChange } from './index-change'
-import { indexOf, type RecordIndex } from './rows'
+import { indexOfText, type RecordIndex } from './rows'
 
 const seed = 20261128
 const pages = demoSites.flatMap((site) => site.pages)
@@ -12,7 +12,7 @@ const ref = (page: Page) => ({ kind: 'page' as const, id: page.id })
 
 /** What is kept beside a record, after a change was put in the place of what was. */
 function kept(before: Page, after: Page, changes: readonly Change[]): RecordIndex {
-  const was = indexOf(ref(before), before)
+  const was = indexOfText(ref(before), before)
   const { counts, rows, exchanged } = indexChange(ref(before), before, after, changes)
   const put = <Row extends { readonly n: number }>(
     old: readonly Row[],
@@ -51,7 +51,7 @@ test('what a page keeps beside it after decisions were exchanged is what the rea
         return to ? [{ path, from, to }] : []
       })
       const after = applyChanges(page, changes) as Page
-      expect(kept(page, after, changes)).toEqual(indexOf(ref(after), after))
+      expect(kept(page, after, changes)).toEqual(indexOfText(ref(after), after))
     }),
     { seed, numRuns: 60 },
   )
@@ -74,7 +74,7 @@ test('and after elements came, went and got other words', () => {
       )
       const after = { ...page, body: { ...page.body, elements } } as Page
       const changes = changesBetween(page, after)
-      expect(kept(page, after, changes)).toEqual(indexOf(ref(after), after))
+      expect(kept(page, after, changes)).toEqual(indexOfText(ref(after), after))
     }),
     { seed, numRuns: 40 },
   )

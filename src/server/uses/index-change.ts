@@ -1,6 +1,6 @@
 import type { Change } from '@/core/changes'
 import { readSvgColors } from '@/core/markup'
-import type { Frame, Page, RecordRef, SiteRecord } from '@/core/site'
+import type { Frame, Page, Picture, RecordRef, SiteRecord } from '@/core/site'
 import {
   bandsOf,
   exchangedDecisions,
@@ -9,7 +9,15 @@ import {
   type ExchangedDecision,
   type UsePart,
 } from '@/core/uses'
-import { bandRow, lookRows, useRow, writtenRow, type RecordIndex, type UseRow } from './rows'
+import {
+  bandRow,
+  lookRows,
+  pictureIndex,
+  useRow,
+  writtenRow,
+  type RecordIndex,
+  type UseRow,
+} from './rows'
 
 /** Where such changes stand beside a site until all of a wide edit is ready. */
 export const stagedTables = [
@@ -81,6 +89,24 @@ function readUses(ref: RecordRef, before: SiteRecord | undefined, after: Bodied)
   const was = hasBody(ref, before) ? usePartsIn(ref, before, readSvgColors) : []
   const is = usePartsIn(ref, after, readSvgColors)
   return { count: countParts(is), uses: changedUses(is, was), exchanged: [] }
+}
+
+const countsOf = ({ uses, bands, looks }: RecordIndex) => ({
+  uses: uses.length,
+  bands: bands.length,
+  looks: looks.length,
+})
+
+/** The same of a record that may be a picture, whose colours are in its file. */
+export async function indexChangeOf(
+  ref: RecordRef,
+  before: SiteRecord | undefined,
+  after: SiteRecord,
+  changes: readonly Change[],
+): Promise<IndexChange> {
+  if (ref.kind !== 'picture') return indexChange(ref, before, after, changes)
+  const rows = await pictureIndex(ref, after as Picture)
+  return { counts: countsOf(rows), rows, exchanged: [] }
 }
 
 /** How what is kept beside a record changes with it; `changes` lead from the one to the other. */

@@ -8,6 +8,7 @@ import {
   type ColorDecision,
   type Frame,
   type Page,
+  type Picture,
   type Placed,
   type RecordKind,
   type RecordRef,
@@ -24,6 +25,7 @@ import {
 } from '@/core/uses'
 import { insertRows, tell, type Columns } from '../database/sets'
 import { hashOf } from '../records/stored'
+import { vectorText } from '../storage'
 
 /** Raised whenever a reader finds more, less or otherwise than before: all records are then read anew. */
 export const readersVersion = 7
@@ -156,8 +158,20 @@ export const lookRows = ({ kind }: RecordRef, body: Body): LookRow[] =>
 
 const emptyIndex: RecordIndex = { uses: [], bands: [], looks: [] }
 
+/** What the readers say of a vector picture, whose colours are in its file. One whose file is gone shows none. */
+export async function pictureIndex(ref: RecordRef, picture: Picture): Promise<RecordIndex> {
+  const svg = picture.mediaType === 'image/svg+xml' ? await vectorText(picture.file) : undefined
+  if (svg === undefined) return emptyIndex
+  return { ...emptyIndex, uses: usesIn(ref, picture, readSvgColors, svg).map(useRow) }
+}
+
 /** What the readers say of a record. */
-export function indexOf(ref: RecordRef, record: SiteRecord): RecordIndex {
+export async function indexOf(ref: RecordRef, record: SiteRecord): Promise<RecordIndex> {
+  return ref.kind === 'picture' ? pictureIndex(ref, record as Picture) : indexOfText(ref, record)
+}
+
+/** The same of a record that tells all by itself. */
+export function indexOfText(ref: RecordRef, record: SiteRecord): RecordIndex {
   if (ref.kind !== 'frame' && ref.kind !== 'page') return emptyIndex
   const { body } = record as Frame | Page
   return {

@@ -3,7 +3,7 @@ import type { Body, DocId, Section, SiteElement } from '../../site'
 import type { Use } from '../use'
 import { countLookUses, lookUses } from './decision-use'
 import type { PlaceId } from './names'
-import type { Reading, UsePart } from './reading'
+import type { ReadingOfBody, UsePart } from './reading'
 
 const shorten = (words: string) => (words.length > 32 ? `${words.slice(0, 31).trimEnd()}…` : words)
 
@@ -56,7 +56,7 @@ function partOf<T extends object>(
 }
 
 /** What the sections and elements of a document decide. */
-export function bodyUses(place: PlaceId, { doc, page }: Reading, body: Body): UsePart[] {
+export function bodyUses(place: PlaceId, { doc, page }: ReadingOfBody, body: Body): UsePart[] {
   const where: Where = { place, doc, page: page ? page.title : '' }
   const from = `${place} ${doc} ${where.page}`
   const sections = Object.values(body.sections).map((section) =>

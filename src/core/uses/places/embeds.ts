@@ -4,10 +4,14 @@ import type { SiteElement } from '../../site'
 import { readSnippetColors } from '../snippet-reader'
 import type { Use } from '../use'
 import { textPart } from './text-part'
-import type { PlaceReader, Reading } from './reading'
+import type { PlaceReader, ReadingOfBody } from './reading'
 import { textUse } from './text-use'
 
-function embedUses({ doc, pictures }: Reading, page: string, { id, content }: SiteElement): Use[] {
+function embedUses(
+  { doc, pictures }: ReadingOfBody,
+  page: string,
+  { id, content }: SiteElement,
+): Use[] {
   const { html, name } = content as ContentOf<'embed'>
   const lines = textLines(html)
   return readSnippetColors(html, pictures).flatMap((find) =>
@@ -23,6 +27,7 @@ function embedUses({ doc, pictures }: Reading, page: string, { id, content }: Si
 }
 
 export const readEmbeds: PlaceReader = (reading) => {
+  if (reading.picture) return []
   const { frame, page } = reading
   return Object.values((page ?? frame).body.elements).flatMap((element) => {
     if (element.kind !== 'embed') return []

@@ -3,6 +3,7 @@ import { readContent } from './content'
 import { readCustomCss } from './custom-css'
 import { readEmbeds } from './embeds'
 import type { PlaceId } from './names'
+import { readPictures } from './pictures'
 import type { PlaceReader } from './reading'
 import { readShared } from './shared'
 import { readStyles } from './styles'
@@ -19,4 +20,5 @@ export const places: Readonly<Record<PlaceId, PlaceReader>> = {
   embeds: readEmbeds,
   'custom-css': readCustomCss,
   'add-ons': readAddOns,
+  pictures: readPictures,
 }

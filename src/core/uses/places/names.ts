@@ -10,6 +10,7 @@ export const placeNames = {
   embeds: 'Embedded snippets',
   'custom-css': 'Custom CSS',
   'add-ons': 'Add-on settings',
+  pictures: 'Vector pictures',
 } as const
 
 export type PlaceId = keyof typeof placeNames

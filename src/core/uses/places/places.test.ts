@@ -15,7 +15,7 @@ const sites = demoSites.map(({ frame, pages }) => {
 const at = (docs: SiteDocs, { doc, path }: Use): unknown =>
   path.reduce<unknown>(
     (value, key) => (value as Record<string | number, unknown>)[key],
-    doc === 'frame' ? docs.frame : docs.pages[doc],
+    doc === 'frame' ? docs.frame : docs.pages[doc as Page['id']],
   )
 
 describe.each(sites)('%s', (_name, docs) => {
@@ -55,7 +55,9 @@ test('the first demo hides colours in every place', () => {
   const found = new Set(
     usesInSite(sites[0]![1].frame, Object.values(sites[0]![1].pages)).map(({ place }) => place),
   )
-  expect([...found].sort()).toEqual(Object.keys(places).sort())
+  // Vector pictures hold theirs in their files, which lie where the server is.
+  const here = Object.keys(places).filter((place) => place !== 'pictures')
+  expect([...found].sort()).toEqual(here.sort())
 })
 
 test('a page has uses of its own content and snippets alone; the frame has the rest', () => {

@@ -1,17 +1,41 @@
-import type { DocId, Frame, Page } from '../../site'
+import type { DocId, Frame, Page, Picture } from '../../site'
 import type { PictureReader } from '../held-pictures'
 import type { Use } from '../use'
 
-interface OfSite {
-  readonly doc: DocId
+interface Anything {
   /** Reads the vector pictures that texts hold. */
   readonly pictures: PictureReader
 }
 
-/** What a reader is given: one document, the frame or a page. */
-export type Reading =
-  | (OfSite & { readonly frame: Frame; readonly page?: undefined })
-  | (OfSite & { readonly page: Page; readonly frame?: undefined })
+interface OfFrame extends Anything {
+  readonly doc: DocId
+  readonly frame: Frame
+  readonly page?: undefined
+  readonly picture?: undefined
+  readonly svg?: undefined
+}
+
+interface OfPage extends Anything {
+  readonly doc: DocId
+  readonly page: Page
+  readonly frame?: undefined
+  readonly picture?: undefined
+  readonly svg?: undefined
+}
+
+interface OfPicture extends Anything {
+  readonly picture: Picture
+  /** The text of its file. */
+  readonly svg: string
+  readonly frame?: undefined
+  readonly page?: undefined
+}
+
+/** A record in which sections stand. */
+export type ReadingOfBody = OfFrame | OfPage
+
+/** What a reader is given: one record, whose own text may tell less than what it names. */
+export type Reading = ReadingOfBody | OfPicture
 
 /**
  * The uses that one thing decides. Where the thing, what else its uses follow

@@ -1,0 +1,25 @@
+import { textLines } from '../../css'
+import type { PlaceReader } from './reading'
+import { textPart } from './text-part'
+import { textUse } from './text-use'
+
+/** What a vector picture paints with, in its file: a page that shows it as a picture gives it no slots. */
+export const readPictures: PlaceReader = ({ picture, svg, pictures }) => {
+  if (!picture) return []
+  const lines = textLines(svg)
+  const uses = pictures(svg).flatMap((find) =>
+    textUse(
+      lines,
+      { ...find, bindable: false },
+      {
+        place: 'pictures',
+        object: 'picture',
+        doc: picture.id,
+        path: ['file'],
+        label: picture.fileName,
+        owner: { picture: picture.id },
+      },
+    ),
+  )
+  return [textPart(picture, 'pictures', uses)]
+}

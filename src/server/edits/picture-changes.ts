@@ -1,0 +1,34 @@
+import { applyChanges, ChangeUnfit, isStretch, type Change } from '@/core/changes'
+import type { Picture } from '@/core/site'
+import { hashOf } from '../records/stored'
+import { fileStore, vectorText } from '../storage'
+
+function exchanged(file: string, changes: readonly Change[]): string | undefined {
+  try {
+    return applyChanges({ file }, changes)?.file
+  } catch (error) {
+    if (error instanceof ChangeUnfit) return undefined
+    throw error
+  }
+}
+
+/**
+ * The changes of a vector picture as its record has them: stretches of its file become another
+ * file in the place of the first, which stays where it is. Undefined where the file is gone,
+ * or is not what the changes were planned on.
+ */
+export async function pictureChanges(
+  picture: Picture,
+  changes: readonly Change[],
+): Promise<Change[] | undefined> {
+  const stretches = changes.filter(isStretch)
+  if (stretches.length === 0) return [...changes]
+  const others = changes.filter((change) => !isStretch(change))
+  const text = await vectorText(picture.file)
+  if (text === undefined) return undefined
+  const recolored = exchanged(text, stretches)
+  if (recolored === undefined) return undefined
+  const file = hashOf(recolored)
+  await fileStore().put(file, recolored)
+  return [...others, { path: ['file'], from: picture.file, to: file }]
+}

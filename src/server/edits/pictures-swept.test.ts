@@ -1,0 +1,85 @@
+import type { Picture } from '@/core/site'
+import type { SweepRequest } from '@/core/sweep'
+import { localOwner } from '../access'
+import {
+  closeTestDatabase,
+  openTestDatabase,
+  revisionOf,
+  siteId,
+  stateOf,
+} from '../database/database.fixture'
+import { loadWhole, tidyUp } from '../records'
+import { fileStore, vectorText } from '../storage'
+import { dryRun, planHits } from '../uses'
+import { carryOutWide, undo } from '.'
+
+beforeAll(() => openTestDatabase('pictures_swept_test'))
+afterAll(closeTestDatabase)
+
+const request = (value: string, to: string): SweepRequest => ({
+  pairs: [{ from: { value, within: 0 }, to: { value: to } }],
+  scope: 'site',
+})
+
+const logoNow = async (): Promise<Picture> => (await loadWhole(siteId)).pictures.logo!
+const textNow = async () => (await vectorText((await logoNow()).file))!
+
+async function sweepOn(asked: SweepRequest) {
+  const base = await revisionOf(siteId)
+  return carryOutWide(localOwner, siteId, base, { type: 'sweep', request: asked })
+}
+
+test('a sweep lists what a vector picture paints, puts another file in its place, and undo brings the first one back', async () => {
+  const [state, logo, text] = [await stateOf(siteId), await logoNow(), await textNow()]
+  const asked = request('#d65a2a', '#2a5ad6')
+  const planned = await dryRun(localOwner, siteId, asked)
+  if (!planned.ok) throw new Error(planned.problem.code)
+  const hits = await planHits(localOwner, siteId, planned.value.plan, 0, 500)
+  const lines = hits.ok ? hits.value.hits.filter(({ place }) => place === 'pictures') : []
+  expect(lines).toEqual([
+    expect.objectContaining({
+      label: 'logo.svg',
+      before: '#d65a2a',
+      after: '#2a5ad6',
+      paints: 'fill',
+    }),
+  ])
+  expect(lines[0]!.context).toContain('#d65a2a')
+
+  expect(await sweepOn(asked)).toMatchObject({ ok: true, value: { changed: planned.value.count } })
+  const after = await logoNow()
+  expect(after).toEqual({ ...logo, file: after.file })
+  expect(await textNow()).toBe(text.replaceAll('#d65a2a', '#2a5ad6'))
+  // The file that was there is needed by the history.
+  const later = jest.spyOn(Date, 'now').mockReturnValue(Date.now() + 7_200_000)
+  await tidyUp()
+  later.mockRestore()
+  expect(await fileStore().has(logo.file)).toBe(true)
+
+  await undo(localOwner, siteId, await revisionOf(siteId))
+  expect(await stateOf(siteId)).toBe(state)
+  expect(await textNow()).toBe(text)
+})
+
+test('two colours of a picture that swap, swap; those it does not hold leave it alone', async () => {
+  const text = await textNow()
+  const pairs = [...request('#d65a2a', '#1c5a54').pairs, ...request('#1c5a54', '#d65a2a').pairs]
+  expect(await sweepOn({ pairs, scope: 'site' })).toMatchObject({ ok: true })
+  const swapped = await textNow()
+  expect(swapped).toBe(
+    text.replaceAll(/#d65a2a|#1c5a54/g, (found) => (found === '#d65a2a' ? '#1c5a54' : '#d65a2a')),
+  )
+  expect(await sweepOn({ pairs, scope: 'site' })).toMatchObject({ ok: true })
+  expect(await textNow()).toBe(text)
+})
+
+test('where the file is gone nothing is changed, and that is told', async () => {
+  const [state, { file }, text] = [await stateOf(siteId), await logoNow(), await textNow()]
+  await fileStore().remove(file)
+  expect(await sweepOn(request('#d65a2a', '#2a5ad6'))).toMatchObject({
+    ok: false,
+    problem: { code: 'edit-refused', problem: 'text-changed' },
+  })
+  expect(await stateOf(siteId)).toBe(state)
+  await fileStore().put(file, text)
+})
