@@ -1,5 +1,7 @@
 export { inventoryOf, takeInventory, type ColorCount, type InventoryEntry } from './inventory'
+export { isKin, movedAlong } from './family'
 export { distanceToKey } from './match'
+export { pairFaults, type PairFault } from './pair-faults'
 export {
   sweepPair,
   sweepRequest,

@@ -1,6 +1,7 @@
-import { colorKey, colorOf, colorOfKey, difference } from '../color'
-import { isBound } from '../site'
+import { colorKey, colorOf, colorOfKey, difference, tidyShade, type Shade } from '../color'
+import { canonicalJson, isBound } from '../site'
 import type { Use } from '../uses'
+import { isKin } from './family'
 import type { SweepFrom, SweepPair } from './pair'
 
 /**
@@ -10,7 +11,11 @@ import type { SweepFrom, SweepPair } from './pair'
  */
 export function distanceTo(from: SweepFrom, use: Use): number | undefined {
   if ('slot' in from) {
-    return isBound(use.decision) && use.decision.slot === from.slot ? 0 : undefined
+    const { decision } = use
+    if (!isBound(decision) || decision.slot !== from.slot) return undefined
+    // A pair for one shade goes before one for all of the slot.
+    if (!from.shade) return 1
+    return sameShade(from.shade, decision.shade) ? 0 : undefined
   }
   if (isBound(use.decision) || !use.color) return undefined
   return distanceToKey(from, colorKey(use.color))
@@ -27,9 +32,21 @@ export function distanceToKey(
   if (wanted.alpha < 1) return wantedKey === key ? 0 : undefined
   if (key.endsWith('00')) return undefined
   if (wantedKey.slice(0, 6) === key.slice(0, 6)) return 0
-  const gap = difference(colorOfKey(wantedKey), colorOfKey(key))
-  return gap <= from.within ? gap : undefined
+  const color = colorOfKey(key)
+  const gap = difference(colorOfKey(wantedKey), color)
+  if (gap <= from.within) return gap
+  return from.family && isKin(wanted, color) ? BEHIND + gap : undefined
 }
+
+/** Whoever moves along with a family gives way to a pair of its own, however far that looks. */
+const BEHIND = 1000
+
+/** Whether a loose colour is not looked for itself, but moves along with one that is. */
+export const isMovedAlong = (from: Extract<SweepFrom, { readonly value: string }>, key: string) =>
+  (distanceToKey(from, key) ?? 0) >= BEHIND
+
+const sameShade = (a: Shade, b: Shade | undefined) =>
+  canonicalJson(tidyShade(a) ?? {}) === canonicalJson(tidyShade(b) ?? {})
 
 /** The pair that takes a use: of those that match, the nearest; of equals, the first. */
 export function pairFor(pairs: readonly SweepPair[], use: Use): number | undefined {

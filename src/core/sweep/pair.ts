@@ -1,11 +1,20 @@
 import * as z from 'zod'
+import { shadeSchema } from '../color'
 import { colorDecision, colorText, pageId, slotId } from '../site'
 import { placeIds } from '../uses'
 
-/** What is looked for: all that refers to a slot, or loose colours within a CIEDE2000 distance of a value. */
+/**
+ * What is looked for: all that refers to a slot, or to one shade of it alone; or loose colours
+ * within a CIEDE2000 distance of a value, and with it its tints, shades and transparent variants,
+ * which move along.
+ */
 export const sweepFrom = z.union([
-  z.strictObject({ slot: slotId }),
-  z.strictObject({ value: colorText, within: z.number().min(0).max(20) }),
+  z.strictObject({ slot: slotId, shade: shadeSchema.optional() }),
+  z.strictObject({
+    value: colorText,
+    within: z.number().min(0).max(20),
+    family: z.literal(true).optional(),
+  }),
 ])
 
 export const sweepPair = z.strictObject({ from: sweepFrom, to: colorDecision })

@@ -28,10 +28,10 @@ function inScope({ doc }: Use, scope: SweepRequest['scope']): boolean {
 export function hitFor(palette: Palette, use: Use, request: SweepRequest): Hit | undefined {
   const pair = pairFor(request.pairs, use)
   if (pair === undefined) return undefined
-  const { to } = request.pairs[pair]!
+  const replaced = request.pairs[pair]!
   const { text: before } = use
   const path = [...use.path]
-  const decision = decisionAfter(palette, use, to)
+  const decision = decisionAfter(palette, use, replaced)
   const shared = { key: useKey(use), use, pair, beforeColor: use.color }
   if (use.start === undefined) {
     if (canonicalJson(decision) === canonicalJson(use.decision)) return undefined
@@ -43,12 +43,12 @@ export function hitFor(palette: Palette, use: Use, request: SweepRequest): Hit |
       change: { path, from: use.decision as Json, to: decision as Json },
     }
   }
-  const after = textAfter(palette, use, to)
+  const after = textAfter(palette, use, replaced)
   if (after === before) return undefined
   return {
     ...shared,
     after,
-    afterColor: textColorAfter(palette, use, to),
+    afterColor: textColorAfter(palette, use, replaced),
     becomesBound: use.bindable && isBound(decision),
     change: { path, at: use.start, out: before, in: after },
   }

@@ -4,8 +4,9 @@ import { demoSites } from '@demo/sites'
 import { applyShade, colorOf, parseColor, writeHex, type Color, type Shade } from '../color'
 import { anyOpaque } from '../color/random-color.fixture'
 import { decisionColor } from '../resolve'
-import type { BoundDecision, ColorDecision, Palette, SlotId } from '../site'
+import { isBound, type BoundDecision, type ColorDecision, type Palette, type SlotId } from '../site'
 import type { Use } from '../uses'
+import type { SweepPair } from './pair'
 import { decisionAfter, slotReference, textAfter } from './replacement'
 
 const { palette } = demoSites[0]!.frame
@@ -30,6 +31,12 @@ function useOf(text: string, decision?: ColorDecision): Use {
     owner: {},
   }
 }
+
+/** The pair that looks for a use itself, all of its slot where it is bound. */
+const pairOf = ({ decision }: Use, to: ColorDecision): SweepPair => ({
+  from: isBound(decision) ? { slot: decision.slot } : { value: decision.value, within: 0 },
+  to,
+})
 
 const offset = (limit: number) => fc.integer({ min: -limit, max: limit })
 const anyShade: fc.Arbitrary<Shade> = fc.record({
@@ -102,12 +109,16 @@ describe('a reference to a slot in CSS text', () => {
 describe('what a use becomes', () => {
   test('a half-transparent value keeps its alpha, bound or loose', () => {
     const use = useOf('rgb(51 77 51 / 40%)')
-    expect(decisionAfter(palette, use, { slot: brand })).toEqual({
+    expect(decisionAfter(palette, use, pairOf(use, { slot: brand }))).toEqual({
       slot: brand,
       shade: { alpha: -60 },
     })
-    expect(decisionAfter(palette, use, { value: '#102030' })).toEqual({ value: '#10203066' })
-    expect(decisionAfter(palette, use, { slot: brand, shade: { lightness: 8 } })).toEqual({
+    expect(decisionAfter(palette, use, pairOf(use, { value: '#102030' }))).toEqual({
+      value: '#10203066',
+    })
+    expect(
+      decisionAfter(palette, use, pairOf(use, { slot: brand, shade: { lightness: 8 } })),
+    ).toEqual({
       slot: brand,
       shade: { lightness: 8, alpha: -60 },
     })
@@ -115,24 +126,32 @@ describe('what a use becomes', () => {
 
   test('a shade stays that shade of the new slot; two shades add up, within their limits', () => {
     const use = useOf('', { slot: spark, shade: { lightness: -70, hue: 120 } })
-    expect(decisionAfter(palette, use, { slot: brand })).toEqual({
+    expect(decisionAfter(palette, use, pairOf(use, { slot: brand }))).toEqual({
       slot: brand,
       shade: { lightness: -70, hue: 120 },
     })
     expect(
-      decisionAfter(palette, use, { slot: brand, shade: { lightness: -50, hue: 100 } }),
+      decisionAfter(
+        palette,
+        use,
+        pairOf(use, { slot: brand, shade: { lightness: -50, hue: 100 } }),
+      ),
     ).toEqual({
       slot: brand,
       shade: { lightness: -100, hue: 180 },
     })
     expect(
-      decisionAfter(palette, use, { slot: brand, shade: { lightness: 70, hue: -120 } }),
+      decisionAfter(
+        palette,
+        use,
+        pairOf(use, { slot: brand, shade: { lightness: 70, hue: -120 } }),
+      ),
     ).toEqual({ slot: brand })
   })
 
   test('a shade of a slot that becomes a loose colour is that colour, shifted as far', () => {
     const use = useOf('', { slot: spark, shade: { lightness: 10 } })
-    const after = decisionAfter(palette, use, { value: '#334d33' })
+    const after = decisionAfter(palette, use, pairOf(use, { value: '#334d33' }))
     expect(after).toEqual({
       value: culori.formatHex(byReference(colorOf('#334d33')!, { lightness: 10 })),
     })
@@ -140,12 +159,12 @@ describe('what a use becomes', () => {
 
   test('in text, a fallback and the words around the name stay', () => {
     const use = useOf('var(--slot-spark, #D65A2A)', { slot: spark })
-    expect(textAfter(palette, use, { slot: brand })).toBe('var(--slot-brand, #D65A2A)')
+    expect(textAfter(palette, use, pairOf(use, { slot: brand }))).toBe('var(--slot-brand, #D65A2A)')
   })
 
   test('where no slot can be referred to, the value is written out', () => {
     const use = { ...useOf('#334D33'), bindable: false }
-    expect(textAfter(palette, use, { slot: brand })).toBe(
+    expect(textAfter(palette, use, pairOf(use, { slot: brand }))).toBe(
       palette.slots[brand]!.value!.toUpperCase(),
     )
   })

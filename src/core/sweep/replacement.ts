@@ -1,6 +1,7 @@
 import {
   applyShade,
   clippedShade,
+  colorKey,
   colorOf,
   fromBytes,
   tidyShade,
@@ -13,6 +14,9 @@ import {
 import { decisionColor } from '../resolve'
 import { isBound, type BoundDecision, type ColorDecision, type Palette } from '../site'
 import type { Use } from '../uses'
+import { movedDecision } from './family'
+import { isMovedAlong } from './match'
+import type { SweepPair } from './pair'
 
 /** The target with the alpha that the use had, where it had one of its own. */
 function keepAlpha(palette: Palette, use: Use, to: ColorDecision): ColorDecision {
@@ -37,11 +41,21 @@ function addShades(a: Shade | undefined, b: Shade | undefined): Shade | undefine
   })
 }
 
-/** What a decision becomes. A use bound to a shade stays that shade of the new slot. */
-export function decisionAfter(palette: Palette, use: Use, to: ColorDecision): ColorDecision {
-  if (!isBound(use.decision)) return keepAlpha(palette, use, to)
+/**
+ * What a decision becomes. A use bound to a shade stays that shade of the new slot, where the
+ * whole slot is looked for; one of a family moves along with it.
+ */
+export function decisionAfter(palette: Palette, use: Use, { from, to }: SweepPair): ColorDecision {
+  if (!isBound(use.decision)) {
+    const { color } = use
+    const head = 'value' in from && from.family ? colorOf(from.value) : undefined
+    if (head && color && 'value' in from && isMovedAlong(from, colorKey(color))) {
+      return movedDecision(palette, to, head, color)
+    }
+    return keepAlpha(palette, use, to)
+  }
   const { shade } = use.decision
-  if (!shade) return to
+  if (!shade || ('slot' in from && from.shade)) return to
   if (isBound(to)) {
     const both = addShades(to.shade, shade)
     return both ? { slot: to.slot, shade: both } : { slot: to.slot }
@@ -75,25 +89,26 @@ function escapedLike(written: string, color: string): string {
 }
 
 /** What a stretch of text becomes. */
-export function textAfter(palette: Palette, use: Use, to: ColorDecision): string {
-  const after = plainAfter(palette, use, to)
+export function textAfter(palette: Palette, use: Use, pair: SweepPair): string {
+  const after = plainAfter(palette, use, pair)
   return use.escape ? escapedLike(use.text, after) : after
 }
 
-function plainAfter(palette: Palette, use: Use, to: ColorDecision): string {
+function plainAfter(palette: Palette, use: Use, pair: SweepPair): string {
+  const { to } = pair
   const written = use.css ?? use.text
   if (isBound(use.decision) && isBound(to)) {
     const same = written.replace(`--slot-${use.decision.slot}`, `--slot-${to.slot}`)
     return to.shade ? slotReference(to) : same
   }
-  const decision = decisionAfter(palette, use, to)
+  const decision = decisionAfter(palette, use, pair)
   if (isBound(decision) && use.bindable) return slotReference(decision)
   return writeLike(written, decisionColor(palette, decision))
 }
 
 /** What a browser paints where a decision is written in a text: slots as they are shown, their shades cut off at the edge of sRGB. */
-export function textColorAfter(palette: Palette, use: Use, to: ColorDecision): Color {
-  const decision = decisionAfter(palette, use, to)
+export function textColorAfter(palette: Palette, use: Use, pair: SweepPair): Color {
+  const decision = decisionAfter(palette, use, pair)
   if (!isBound(decision) || !use.bindable) return decisionColor(palette, decision)
   const slot = decisionColor(palette, { slot: decision.slot })
   return clippedShade(fromBytes(toBytes(slot), slot.alpha), decision.shade)

@@ -1,0 +1,160 @@
+import * as culori from 'culori'
+import fc from 'fast-check'
+import { demoSites } from '@demo/sites'
+import { colorOf, difference, inGamut, toOklch, type Color } from '../color'
+import { anyOpaque } from '../color/random-color.fixture'
+import { decisionColor } from '../resolve'
+import type { SlotId } from '../site'
+import type { Use } from '../uses'
+import { isKin, movedAlong, movedDecision } from './family'
+import { pairFor } from './match'
+import { pairFaults } from './pair-faults'
+import type { SweepPair } from './pair'
+
+const { palette } = demoSites[0]!.frame
+const brand = 'brand' as SlotId
+const spark = 'spark' as SlotId
+const color = (text: string) => colorOf(text)!
+
+describe('the family of a colour', () => {
+  test.each([
+    ['#1c5a54', '#8fb5b0', true],
+    ['#1c5a54', '#0d2e2b', true],
+    ['#1c5a54', '#1c5a5440', true],
+    ['#1c5a54', '#2e6fb7', false],
+    ['#1c5a54', '#d65a2a', false],
+    ['#1c5a54', '#808080', false],
+    ['#1c5a54', '#ffffff', false],
+    ['#808080', '#ffffff', false],
+    ['#808080', '#80808040', true],
+  ])('%s and %s: %s', (head, own, kin) => {
+    expect(isKin(color(head), color(own))).toBe(kin)
+  })
+
+  test('whoever moves along keeps its distance in lightness, chroma and hue, and its alpha (culori 4)', () => {
+    let compared = 0
+    fc.assert(
+      fc.property(
+        anyOpaque,
+        anyOpaque,
+        anyOpaque,
+        fc.integer({ min: 1, max: 255 }),
+        (to, head, own, alpha) => {
+          const clear: Color = { ...own, alpha: alpha / 255 }
+          const after = movedAlong(to, head, clear)
+          expect(after.alpha).toBe(clear.alpha)
+          expect(inGamut(after)).toBe(true)
+          const [a, b, c] = [to, head, own].map((each) => culori.oklch({ mode: 'rgb', ...each }))
+          if (Math.min(b!.c, c!.c) < 0.02) return
+          const goal = {
+            mode: 'oklch' as const,
+            l: a!.l + c!.l - b!.l,
+            c: a!.c + c!.c - b!.c,
+            h: (a!.h ?? 0) + (c!.h ?? 0) - (b!.h ?? 0),
+          }
+          if (goal.c < 0 || goal.l < 0 || goal.l > 1 || !culori.displayable(goal)) return
+          compared += 1
+          const { r, g, b: blue } = culori.rgb(goal)
+          expect(difference(after, { r, g, b: blue, alpha: 1 })).toBeLessThan(0.05)
+        },
+      ),
+      { numRuns: 2000 },
+    )
+    expect(compared).toBeGreaterThan(100)
+  })
+
+  test('the head goes to the target itself, and back along is where one was', () => {
+    fc.assert(
+      fc.property(anyOpaque, anyOpaque, (to, head) => {
+        expect(difference(movedAlong(to, head, head), to)).toBeLessThan(0.05)
+      }),
+    )
+  })
+
+  test('tied to a slot it is a shade of that, near enough to what it would be loose', () => {
+    const head = color('#1c5a54')
+    for (const own of ['#8fb5b0', '#0d2e2b', '#2c7a72', '#1c5a5440', '#1c5a54']) {
+      const to = { slot: spark }
+      const decision = movedDecision(palette, to, head, color(own))
+      expect(decision).toMatchObject({ slot: spark })
+      const loose = movedAlong(decisionColor(palette, to), head, color(own))
+      const tied = decisionColor(palette, decision)
+      expect(difference(tied, loose)).toBeLessThan(1.5)
+      expect(tied.alpha).toBeCloseTo(loose.alpha, 2)
+    }
+    expect(movedDecision(palette, { slot: spark }, head, head)).toEqual({ slot: spark })
+  })
+
+  test('a tint of a hue that only greys come from goes to a grey as light as it', () => {
+    const after = movedAlong(color('#777777'), color('#1c5a54'), color('#8fb5b0'))
+    expect(toOklch(after).c).toBeLessThan(0.02)
+    expect(toOklch(after).l).toBeGreaterThan(toOklch(color('#777777')).l)
+  })
+})
+
+const use = (decision: Use['decision'], text = '') => {
+  const own = 'value' in decision ? colorOf(decision.value) : undefined
+  return { decision, text, ...(own ? { color: own } : {}) } as Use
+}
+
+describe('which pair takes a use', () => {
+  test('one of its own goes before moving along, one for a shade before one for its slot', () => {
+    const pairs: SweepPair[] = [
+      { from: { value: '#1c5a54', within: 0, family: true }, to: { slot: brand } },
+      { from: { value: '#8fb5b0', within: 0 }, to: { slot: spark } },
+      { from: { slot: brand }, to: { slot: spark } },
+      { from: { slot: brand, shade: { lightness: 8 } }, to: { value: '#111111' } },
+      { from: { slot: brand, shade: {} }, to: { value: '#222222' } },
+    ]
+    expect(pairFor(pairs, use({ value: '#1c5a54' }))).toBe(0)
+    expect(pairFor(pairs, use({ value: '#0d2e2b' }))).toBe(0)
+    expect(pairFor(pairs, use({ value: '#8fb5b0' }))).toBe(1)
+    expect(pairFor(pairs, use({ value: '#2e6fb7' }))).toBeUndefined()
+    expect(pairFor(pairs, use({ slot: brand, shade: { lightness: 16 } }))).toBe(2)
+    expect(pairFor(pairs, use({ slot: brand, shade: { lightness: 8 } }))).toBe(3)
+    expect(pairFor(pairs, use({ slot: brand }))).toBe(4)
+  })
+})
+
+describe('pairs that cannot stand', () => {
+  const value = (from: string, to: string, more = {}): SweepPair => ({
+    from: { value: from, within: 0, ...more },
+    to: { value: to },
+  })
+  test.each<[string, SweepPair[], Array<string | undefined>]>([
+    ['from equals to, however written', [value('#fff', 'white')], ['same']],
+    [
+      'what is near may become the colour itself',
+      [value('#fff', 'white', { within: 5 })],
+      [undefined],
+    ],
+    ['a slot and itself', [{ from: { slot: brand }, to: { slot: brand } }], ['same']],
+    [
+      'a slot and a shade of it',
+      [{ from: { slot: brand }, to: { slot: brand, shade: { lightness: 8 } } }],
+      [undefined],
+    ],
+    [
+      'a shade and itself',
+      [
+        {
+          from: { slot: brand, shade: { lightness: 8, hue: 0 } },
+          to: { slot: brand, shade: { lightness: 8 } },
+        },
+      ],
+      ['same'],
+    ],
+    [
+      'twice the same, to different targets',
+      [value('red', '#111'), value('#f00', '#222')],
+      [undefined, 'at-odds'],
+    ],
+    [
+      'a circle',
+      [value('red', 'lime'), value('lime', 'blue'), value('blue', 'red')],
+      [undefined, undefined, undefined],
+    ],
+  ])('%s', (_, pairs, faults) => {
+    expect(pairFaults(pairs)).toEqual(faults)
+  })
+})
