@@ -62,6 +62,7 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'shadows-full': 'a thing has 12 shadows at most',
   'stops-disordered': 'the stops of a gradient go from its beginning to its end',
   'text-changed': 'the text was changed in the meantime',
+  'pairs-at-odds': 'two pairs look for the same colour; take one of them away',
   'css-too-deep':
     'its blocks or brackets stand in one another more than 100 deep; is one not closed?',
   malformed: 'it holds text or a value that cannot be kept; look for odd or invisible characters',

@@ -52,6 +52,7 @@ export type EditProblem =
   | 'shadows-full'
   | 'stops-disordered'
   | 'text-changed'
+  | 'pairs-at-odds'
   | 'css-too-deep'
   | 'css-reaches-out'
   | 'not-whole'

@@ -5,6 +5,7 @@ import {
   changesOfHits,
   chosenHits,
   distanceToKey,
+  pairFaults,
   planSweep,
   sweepRequest,
   type SweepRequest,
@@ -41,6 +42,7 @@ export const sweep = defineWide({
   checkpoint: true,
   prepare({ request }: z.infer<typeof sweepIntent>, { frame, colors }) {
     if (!request.pairs.every(({ to }) => isThere(frame, to))) return refuse('slot-gone')
+    if (pairFaults(request.pairs).includes('at-odds')) return refuse('pairs-at-odds')
     return ready({ request, frame, question: questionOf(request, colors) })
   },
   reach: ({ question }) => ({ uses: question }),

@@ -1,12 +1,48 @@
-import { colorOf, difference, parseColor, writeHex } from '@/core/color'
-import { slotName, type ColorDecision, type Palette } from '@/core/site'
-import type { InventoryEntry, SweepFrom, SweepPair, SweepRequest } from '@/core/sweep'
+import { colorOf, difference, parseColor, tidyShade, writeHex } from '@/core/color'
+import { isBound, slotName, type ColorDecision, type Palette } from '@/core/site'
+import {
+  pairFaults,
+  type InventoryEntry,
+  type PairFault,
+  type SweepFrom,
+  type SweepPair,
+  type SweepRequest,
+} from '@/core/sweep'
 
-/** A pair while it is put together: the target may still be open. */
+/** A pair while it is put together: either side may still be open. */
 export interface PairDraft {
   readonly id: number
-  readonly from: SweepFrom
+  readonly from?: SweepFrom
   readonly to?: ColorDecision
+}
+
+/** What is looked for, as the colour that stands for it. */
+export const soughtOf = (from: SweepFrom): ColorDecision =>
+  'value' in from
+    ? { value: from.value }
+    : { slot: from.slot, ...(from.shade && tidyShade(from.shade) ? { shade: from.shade } : {}) }
+
+/** What a chosen colour looks for: a slot with all its shades, one shade alone, or a loose colour as near as before. */
+export function fromOf(decision: ColorDecision, before?: SweepFrom): SweepFrom {
+  if (isBound(decision)) return decision
+  const { value } = decision
+  return before && 'value' in before ? { ...before, value } : { value, within: 0 }
+}
+
+export const canSwap = ({ from, to }: PairDraft): boolean => !!from && !!to
+
+/** The pair the other way round. */
+export const swapped = ({ id, from, to }: PairDraft): PairDraft => ({
+  id,
+  ...(to ? { from: fromOf(to, from) } : {}),
+  ...(from ? { to: soughtOf(from) } : {}),
+})
+
+/** The faults of the pairs that are complete, by their ids. */
+export function draftFaults(drafts: readonly PairDraft[]): ReadonlyMap<number, PairFault> {
+  const complete = drafts.flatMap(({ id, from, to }) => (from && to ? [{ id, from, to }] : []))
+  const faults = pairFaults(complete)
+  return new Map(complete.flatMap(({ id }, i) => (faults[i] ? [[id, faults[i]] as const] : [])))
 }
 
 /** How near counts, as CIEDE2000, in words. */
@@ -24,8 +60,11 @@ export function draftFrom(id: number, entry: InventoryEntry): PairDraft {
   return { id, from: { value, within: 0 }, to }
 }
 
+/** The pairs that can be carried out; none while two of them are at odds. */
 export function completePairs(drafts: readonly PairDraft[]): SweepPair[] {
-  return drafts.flatMap(({ from, to }) => (to ? [{ from, to }] : []))
+  const faults = draftFaults(drafts)
+  if ([...faults.values()].includes('at-odds')) return []
+  return drafts.flatMap(({ id, from, to }) => (from && to && !faults.has(id) ? [{ from, to }] : []))
 }
 
 export type Scope = SweepRequest['scope']

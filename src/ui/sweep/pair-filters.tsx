@@ -1,4 +1,6 @@
+import { Plus } from 'lucide-react'
 import type { SweepRequest } from '@/core/sweep'
+import { Button } from '../kit'
 
 export type Paints = NonNullable<SweepRequest['paints']>[number]
 
@@ -12,6 +14,8 @@ const PAINTS: ReadonlyArray<readonly [Paints, string]> = [
 export type Where = 'site' | 'page'
 
 interface PairFiltersProps {
+  /** Begins another pair. */
+  readonly onAdd: () => void
   readonly where: Where
   readonly pageTitle: string
   readonly paints: readonly Paints[]
@@ -20,9 +24,19 @@ interface PairFiltersProps {
 }
 
 /** Where the pairs look, and at what. */
-export function PairFilters({ where, pageTitle, paints, onWhere, onPaints }: PairFiltersProps) {
+export function PairFilters({
+  onAdd,
+  where,
+  pageTitle,
+  paints,
+  onWhere,
+  onPaints,
+}: PairFiltersProps) {
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-edge pb-3">
+      <Button onClick={onAdd}>
+        <Plus size={15} /> Pair
+      </Button>
       <select
         aria-label="Where"
         value={where}

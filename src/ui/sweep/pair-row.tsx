@@ -1,93 +1,137 @@
-'use client'
-
-import { ArrowRight, X } from 'lucide-react'
+import { ArrowLeftRight, ArrowRight, X } from 'lucide-react'
 import { decisionWords } from '@/core/edit'
-import { isBound, slotName } from '@/core/site'
+import { isBound, type ColorDecision, type SiteDocs } from '@/core/site'
+import type { PairFault, SweepFrom } from '@/core/sweep'
 import { ColorChooser } from '../color'
 import { useEditorState } from '../editor'
 import { decisionHex } from '../look'
-import { IconButton, Popover, Swatch } from '../kit'
-import { nearness, type PairDraft } from './draft'
+import { IconButton, Popover, Swatch, Tick } from '../kit'
+import { canSwap, fromOf, nearness, soughtOf, swapped, type PairDraft } from './draft'
 
 interface PairRowProps {
   readonly pair: PairDraft
+  readonly fault?: PairFault
   readonly onChange: (pair: PairDraft) => void
   readonly onRemove: () => void
 }
 
 const box =
-  'flex h-12 min-w-0 items-center gap-3 rounded-md border border-edge-strong/60 bg-raised px-2.5 text-left'
+  'flex h-12 min-w-0 items-center gap-3 rounded-md border border-edge-strong/60 bg-raised px-2.5 text-left hover:bg-hover'
 
-export function PairRow({ pair, onChange, onRemove }: PairRowProps) {
+const faultWords: Readonly<Record<PairFault, string>> = {
+  same: 'Both sides are the same colour; nothing would change. Choose another for one of them.',
+  'at-odds':
+    'An earlier pair looks for the same colour. It can go to one only: take one of the two away.',
+}
+
+/** What is looked for and what it becomes, with what of its kin goes along. */
+export function PairRow({ pair, fault, onChange, onRemove }: PairRowProps) {
   const docs = useEditorState((state) => state.docs)
-  const { palette } = docs.frame
   const { from, to } = pair
-  const fromColor = decisionHex(
-    palette,
-    'slot' in from ? { slot: from.slot } : { value: from.value },
-  )
   return (
-    <div
-      className="grid grid-cols-[minmax(0,1fr)_24px_minmax(0,1fr)_32px] items-center gap-2"
-      data-testid="pair"
-    >
-      <div className={box}>
-        <Swatch color={fromColor} size={30} />
-        {'slot' in from ? (
-          <span className="truncate">
-            <b>{slotName(palette, from.slot)}</b> <span className="text-soft">all bound to it</span>
-          </span>
-        ) : (
-          <span className="min-w-0">
-            <b className="code block">{from.value}</b>
-            <select
-              aria-label="How near counts"
-              value={from.within}
-              onChange={(event) =>
-                onChange({ ...pair, from: { ...from, within: Number(event.target.value) } })
-              }
-              className="-ml-1 rounded bg-raised text-xs text-soft"
-            >
-              {nearness.map(([within, words]) => (
-                <option key={within} value={within}>
-                  {words}
-                </option>
-              ))}
-            </select>
-          </span>
-        )}
-      </div>
-      <ArrowRight size={18} className="justify-self-center" aria-label="becomes" />
-      <Popover
-        label="Replace by"
-        width={300}
-        trigger={
-          <button type="button" className={`${box} hover:bg-hover`}>
-            {to ? (
-              <>
-                <Swatch color={decisionHex(palette, to)} size={30} />
-                <span className="truncate">
-                  <b>{decisionWords(to, docs)}</b>{' '}
-                  <span className="text-soft">
-                    {isBound(to) ? 'binds to the slot' : 'stays loose'}
-                  </span>
-                </span>
-              </>
-            ) : (
-              <span className="font-semibold">Choose what it becomes …</span>
-            )}
-          </button>
-        }
-      >
-        <ColorChooser
-          label="Replace by"
-          value={to}
-          onChoose={(next) => onChange({ ...pair, to: next })}
+    <div className="grid gap-1.5" data-testid="pair">
+      <div className="grid grid-cols-[minmax(0,1fr)_24px_minmax(0,1fr)_32px_32px] items-center gap-2">
+        <Side
+          label="Look for"
+          decision={from && soughtOf(from)}
+          hint={from ? fromHint(from) : ''}
+          unset="Choose what to look for …"
+          docs={docs}
+          onChoose={(decision) => onChange({ ...pair, from: fromOf(decision, from) })}
         />
-      </Popover>
-      <IconButton label="Remove this pair" onClick={onRemove}>
-        <X size={16} />
-      </IconButton>
+        <ArrowRight size={18} className="justify-self-center" aria-label="becomes" />
+        <Side
+          label="Replace by"
+          decision={to}
+          hint={to && isBound(to) ? 'binds to the slot' : 'stays loose'}
+          unset="Choose what it becomes …"
+          docs={docs}
+          onChoose={(decision) => onChange({ ...pair, to: decision })}
+        />
+        <IconButton
+          label="Exchange both sides"
+          disabled={!canSwap(pair)}
+          onClick={() => onChange(swapped(pair))}
+        >
+          <ArrowLeftRight size={15} />
+        </IconButton>
+        <IconButton label="Remove this pair" onClick={onRemove}>
+          <X size={16} />
+        </IconButton>
+      </div>
+      {from && 'value' in from && (
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-1 pl-1 text-xs">
+          <select
+            aria-label="How near counts"
+            value={from.within}
+            onChange={(event) =>
+              onChange({ ...pair, from: { ...from, within: Number(event.target.value) } })
+            }
+            className="h-6 rounded border border-edge bg-raised px-1"
+          >
+            {nearness.map(([within, words]) => (
+              <option key={within} value={within}>
+                {words}
+              </option>
+            ))}
+          </select>
+          <Tick
+            checked={!!from.family}
+            onChange={(family) => {
+              const { family: _was, ...alone } = from
+              onChange({ ...pair, from: family ? { ...alone, family: true } : alone })
+            }}
+          >
+            its tints, shades and transparent variants move along
+          </Tick>
+        </div>
+      )}
+      {fault && (
+        <p role="alert" className="pl-1 text-xs font-semibold">
+          {faultWords[fault]}
+        </p>
+      )}
     </div>
+  )
+}
+
+const fromHint = (from: SweepFrom): string => {
+  if ('value' in from) return 'loose, wherever it is'
+  return from.shade ? 'this shade alone' : 'all bound to it, shades too'
+}
+
+interface SideProps {
+  readonly label: string
+  readonly decision: ColorDecision | undefined
+  readonly hint: string
+  readonly unset: string
+  readonly docs: SiteDocs
+  readonly onChoose: (decision: ColorDecision) => void
+}
+
+/** One side of a pair: what it is, and the palette to choose another from. */
+function Side({ label, decision, hint, unset, docs, onChoose }: SideProps) {
+  return (
+    <Popover
+      label={label}
+      width={300}
+      trigger={
+        <button type="button" className={box}>
+          {decision ? (
+            <>
+              <Swatch color={decisionHex(docs.frame.palette, decision)} size={30} />
+              <span className="min-w-0">
+                <b className="block truncate">{decisionWords(decision, docs)}</b>
+                <span className="block truncate text-xs text-soft">{hint}</span>
+              </span>
+            </>
+          ) : (
+            <span className="font-semibold">{unset}</span>
+          )}
+        </button>
+      }
+    >
+      <ColorChooser label={label} value={decision} onChoose={onChoose} />
+    </Popover>
   )
 }

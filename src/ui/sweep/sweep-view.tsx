@@ -1,8 +1,10 @@
 'use client'
 
-import { Notice } from '../kit'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { toast } from 'sonner'
+import { Plus } from 'lucide-react'
+import { colorKey, colorOf } from '@/core/color'
+import { canonicalJson, isBound } from '@/core/site'
 import type { InventoryEntry, SweepRequest } from '@/core/sweep'
 import {
   stepAndTell,
@@ -13,8 +15,9 @@ import {
   usePage,
   type Editor,
 } from '../editor'
+import { Button, Notice } from '../kit'
 import { counted, problemWords } from '../words'
-import { completePairs, draftFrom, type PairDraft } from './draft'
+import { completePairs, draftFaults, draftFrom, soughtOf, type PairDraft } from './draft'
 import { HitList } from './hit-list'
 import { InventoryList } from './inventory-list'
 import { PairFilters, type Paints, type Where } from './pair-filters'
@@ -22,8 +25,9 @@ import { PairRow } from './pair-row'
 import { SweepSummary } from './sweep-summary'
 import { allTicked, ticksOf } from './ticks'
 
+/** What two pairs look for, but for how near counts. */
 const sameFrom = ({ from }: PairDraft, other: PairDraft) =>
-  JSON.stringify({ ...from, within: 0 }) === JSON.stringify({ ...other.from, within: 0 })
+  !!from && !!other.from && canonicalJson(soughtOf(from)) === canonicalJson(soughtOf(other.from))
 
 /** The pairs that are put together, and what they ask for once they are complete. */
 function usePairs() {
@@ -48,7 +52,16 @@ function usePairs() {
     nextId.current += 1
     setPairs(known ? pairs.filter((pair) => pair !== known) : [...pairs, draft])
   }
-  return { pairs, setPairs, where, setWhere, paints, setPaints, request, choose }
+  const add = () => {
+    setPairs([...pairs, { id: nextId.current }])
+    nextId.current += 1
+  }
+  return { pairs, setPairs, where, setWhere, paints, setPaints, request, choose, add }
+}
+
+const keyOfValue = (value: string) => {
+  const color = colorOf(value)
+  return color ? colorKey({ ...color, alpha: 1 }) : ''
 }
 
 /** Carries the sweep out and tells how it went; whether it was done. */
@@ -72,7 +85,8 @@ export function SweepView() {
   const editor = useEditor()
   const pageTitle = usePage()?.title ?? ''
   const job = useEditorState(({ jobs }) => jobs.find(({ kind }) => kind === 'wide'))
-  const { pairs, setPairs, where, setWhere, paints, setPaints, request, choose } = usePairs()
+  const { pairs, setPairs, where, setWhere, paints, setPaints, request, choose, add } = usePairs()
+  const faults = draftFaults(pairs)
   const [ticks, setTicks] = useState(allTicked)
   const [busy, setBusy] = useState(false)
   const inventory = useInventory()
@@ -80,7 +94,11 @@ export function SweepView() {
   const failure = runFailure ?? inventory.failure
 
   const chosen = new Set(
-    pairs.map(({ from }) => ('slot' in from ? `slot:${from.slot}` : `${from.value.slice(1)}ff`)),
+    pairs.flatMap(({ from }) => {
+      const sought = from && soughtOf(from)
+      if (!sought) return []
+      return isBound(sought) ? [`slot:${sought.slot}`] : [keyOfValue(sought.value)]
+    }),
   )
   const apply = async () => {
     if (!request) return
@@ -111,6 +129,7 @@ export function SweepView() {
             <PairRow
               key={pair.id}
               pair={pair}
+              fault={faults.get(pair.id)}
               onChange={(next) =>
                 setPairs(pairs.map((each) => (each.id === pair.id ? next : each)))
               }
@@ -119,9 +138,10 @@ export function SweepView() {
           ))}
         </div>
         {pairs.length === 0 ? (
-          <NoPairs />
+          <NoPairs onAdd={add} />
         ) : (
           <PairFilters
+            onAdd={add}
             where={where}
             pageTitle={pageTitle}
             paints={paints}
@@ -148,7 +168,7 @@ export function SweepView() {
   )
 }
 
-function NoPairs() {
+function NoPairs({ onAdd }: { readonly onAdd: () => void }) {
   return (
     <div className="m-auto max-w-sm text-center">
       <h2 className="text-[15px] font-bold">Replace a colour on the whole site</h2>
@@ -156,6 +176,9 @@ function NoPairs() {
         Choose a colour on the left, or several: all pairs run at once, so two that swap do swap.
         Nothing is written until you say so.
       </p>
+      <Button className="mt-4" onClick={onAdd}>
+        <Plus size={16} /> A pair of any colours
+      </Button>
     </div>
   )
 }
