@@ -43,6 +43,7 @@ export { StorageFailed } from './storage'
 export {
   dryRun,
   inventory,
+  leftovers,
   namedSections,
   planHits,
   proposedRhythms,

@@ -20,6 +20,7 @@ export { writeLike } from './write-like'
 export { contrast, luminance, writeRatio } from './contrast'
 export { mix, mixSpaces, type MixSpace } from './mix'
 export { difference } from './difference'
+export { lightness } from './lab'
 export { clipToGamut, mapToGamut } from './gamut'
 export {
   applyShade,

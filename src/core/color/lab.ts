@@ -32,6 +32,9 @@ export function toLab(color: Color): Lab {
   return xyzToLab(srgbToXyzD50(channels(color)))
 }
 
+/** CIE lightness L*, 0…100. */
+export const lightness = (color: Color): number => toLab(color)[0]
+
 export function labToSrgb(lab: Lab): Triple {
   return xyzToSrgb(multiply(D50_TO_D65, labToXyz(lab)))
 }

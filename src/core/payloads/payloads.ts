@@ -179,6 +179,11 @@ export interface CheckpointEntry {
   readonly at: string
 }
 
+/** Loose uses that were left behind as slots changed. */
+export interface Leftovers {
+  readonly uses: number
+}
+
 export interface Inventory {
   readonly revision: number
   readonly entries: readonly InventoryEntry[]

@@ -1,5 +1,14 @@
 export { inventoryOf, takeInventory, type ColorCount, type InventoryEntry } from './inventory'
+export {
+  groupEntries,
+  inventoryOrders,
+  mostGrouped,
+  orderGroups,
+  type InventoryGroup,
+  type InventoryOrder,
+} from './groups'
 export { isKin, movedAlong } from './family'
+export { boundTo, leftoverFinder, type Leftover } from './leftovers'
 export { distanceToKey } from './match'
 export { pairFaults, type PairFault } from './pair-faults'
 export {

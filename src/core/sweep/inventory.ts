@@ -1,18 +1,16 @@
-import { colorKey, colorOf, difference, type Color } from '../color'
+import { colorKey, type Color } from '../color'
 import { slotColor } from '../resolve'
-import { isBound, slotsInOrder, type Palette, type SlotId } from '../site'
+import { isBound, type Palette, type SlotId } from '../site'
 import type { PlaceId, Use } from '../uses'
-
-/** Two colours nearer than this are taken for one another (CIEDE2000; common practice, no source). */
-const NEAR = 5
+import { leftoverFinder, type Leftover } from './leftovers'
 
 /** One colour of the site: all that is bound to one slot, or all loose uses that paint alike. */
 export interface InventoryEntry {
   readonly key: string
   readonly color: Color
   readonly slot?: SlotId
-  /** A slot that holds nearly this colour, or held it before. */
-  readonly near?: { readonly slot: SlotId; readonly difference: number; readonly held: boolean }
+  /** A slot that holds nearly this colour, or held it before, or a shade of that. */
+  readonly near?: Leftover
   /** The ways in which it is written. */
   readonly notations: readonly string[]
   readonly count: number
@@ -23,21 +21,9 @@ export interface InventoryEntry {
 export type ColorCount = Pick<InventoryEntry, 'count' | 'places' | 'notations'> &
   ({ readonly slot: SlotId } | { readonly key: string; readonly color: Color })
 
-function nearSlot(palette: Palette, color: Color): InventoryEntry['near'] {
-  const candidates = slotsInOrder(palette).flatMap((slot) => {
-    if (slot.value === null) return []
-    const gap = difference(color, slotColor(palette, slot.id))
-    const once = slot.was.some((old) => {
-      const was = colorOf(old)
-      return was && colorKey({ ...was, alpha: 1 }) === colorKey({ ...color, alpha: 1 })
-    })
-    return gap <= NEAR || once ? [{ slot: slot.id, difference: gap, held: once }] : []
-  })
-  return candidates.sort((a, b) => a.difference - b.difference)[0]
-}
-
 /** Colours in use with what they are near to: slots in the palette's order, then loose ones, most used first. */
 export function inventoryOf(palette: Palette, counts: readonly ColorCount[]): InventoryEntry[] {
+  const find = leftoverFinder(palette)
   const entries = counts.map((each): InventoryEntry => {
     const { count, places, notations } = each
     if ('slot' in each) {
@@ -45,7 +31,7 @@ export function inventoryOf(palette: Palette, counts: readonly ColorCount[]): In
       const color = slotColor(palette, slot)
       return { key: `slot:${slot}`, color, slot, notations, count, places }
     }
-    const near = nearSlot(palette, each.color)
+    const near = find(each.color)
     const { key, color } = each
     return { key, color, ...(near ? { near } : {}), notations, count, places }
   })

@@ -1,13 +1,14 @@
 import type { Transaction } from 'sequelize'
 import { colorOfKey } from '@/core/color'
-import { done, type Inventory, type Result, type SlotUses } from '@/core/payloads'
+import { done, type Inventory, type Leftovers, type Result, type SlotUses } from '@/core/payloads'
 import { own, type Palette, type SlotId } from '@/core/site'
-import { inventoryOf, type ColorCount } from '@/core/sweep'
+import { inventoryOf, leftoverFinder, type ColorCount } from '@/core/sweep'
 import type { PlaceId } from '@/core/uses'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
 import { loadFrame } from '../records'
+import { looseColors } from './questions'
 
 interface Row {
   readonly color: string | null
@@ -54,6 +55,24 @@ export function inventory(actor: Actor, siteId: string): Promise<Result<Inventor
       uses: sum(counts),
       bound: sum(counts.filter((count) => 'slot' in count)),
     })
+  })
+}
+
+/** How many loose uses are what a slot holds or held, or a shade of that: what was left behind as slots changed. */
+export function leftovers(actor: Actor, siteId: string): Promise<Result<Leftovers>> {
+  return atOneMoment(async (transaction) => {
+    const found = await siteFor(actor, 'read', siteId, transaction)
+    if (!found.ok) return found
+    const { palette } = await loadFrame(siteId, transaction)
+    const find = leftoverFinder(palette)
+    const colors = await looseColors(siteId, transaction)
+    const left = colors.filter((key) => find(colorOfKey(key)))
+    const [counted] = await select<{ count: number }>(
+      'select count(*)::int as count from uses where site_id = $1 and color = any($2::text[])',
+      [siteId, left],
+      transaction,
+    )
+    return done({ uses: counted!.count })
   })
 }
 

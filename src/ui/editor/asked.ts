@@ -1,7 +1,7 @@
 'use client'
 
 import { useEffect, useState } from 'react'
-import type { BrokenLinks, DryRun, Inventory, PartPlaces, Result } from '@/core/payloads'
+import type { BrokenLinks, DryRun, Inventory, Leftovers, PartPlaces, Result } from '@/core/payloads'
 import type { SweepRequest } from '@/core/sweep'
 import { problemWords } from '../words'
 import { useEditor, useEditorState } from './context'
@@ -11,20 +11,31 @@ interface Asked<T> {
   readonly failure?: string
 }
 
-/** Keeps the answer to a question that is asked anew whenever the stored site changes. */
-function useAnswer<T>(ask: (() => Promise<Result<T>>) | undefined, deps: readonly unknown[]) {
+/** How long a site rests before it is asked what can wait, in milliseconds. */
+const QUIET = 1500
+
+/** Keeps the answer to a question that is asked anew whenever the stored site changes, some time after the last change. */
+function useAnswer<T>(
+  ask: (() => Promise<Result<T>>) | undefined,
+  deps: readonly unknown[],
+  quiet = 0,
+) {
   const generation = useEditorState((state) => state.generation)
   const [asked, setAsked] = useState<Asked<T>>({})
   useEffect(() => {
     if (!ask) return undefined
     let current = true
-    void ask().then((result) => {
-      if (!current) return
-      if (result.ok) setAsked({ value: result.value })
-      else setAsked((before) => ({ ...before, failure: problemWords(result.problem) }))
-    })
+    const begin = () =>
+      void ask().then((result) => {
+        if (!current) return
+        if (result.ok) setAsked({ value: result.value })
+        else setAsked((before) => ({ ...before, failure: problemWords(result.problem) }))
+      })
+    const timer = quiet ? setTimeout(begin, quiet) : undefined
+    if (!quiet) begin()
     return () => {
       current = false
+      clearTimeout(timer)
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what the question is about is named
   }, [generation, ...deps])
@@ -35,6 +46,12 @@ function useAnswer<T>(ask: (() => Promise<Result<T>>) | undefined, deps: readonl
 export function useInventory(wanted = true): Asked<Inventory> {
   const { client } = useEditor()
   return useAnswer(wanted ? client.inventory : undefined, [client, wanted])
+}
+
+/** How many loose uses were left behind as slots changed; asked once the site rests. */
+export function useLeftovers(): Asked<Leftovers> {
+  const { client } = useEditor()
+  return useAnswer(client.leftovers, [client], QUIET)
 }
 
 /** What a sweep would do, asked by itself as soon as there is one. */

@@ -7,6 +7,7 @@ import {
   type HistoryPage,
   type HitWindow,
   type Inventory,
+  type Leftovers,
   type JobState,
   type LiveryDeed,
   type LiveryEntry,
@@ -91,6 +92,7 @@ export function siteClient(site: string) {
     checkpoints: () => call<CheckpointEntry[]>(`${at}/checkpoints`),
     takeCheckpoint: (base: number, name: string) => call<null>(`${at}/checkpoints`, { base, name }),
     inventory: () => call<Inventory>(`${at}/inventory`),
+    leftovers: () => call<Leftovers>(`${at}/leftovers`),
     dryRun: (sweep: SweepRequest) => call<DryRun>(`${at}/sweep/dry-run`, { sweep }),
     hits: (plan: string, from: number, count: number) =>
       call<HitWindow>(`${at}/sweep/plans/${encodeURIComponent(plan)}?${query({ from, count })}`),

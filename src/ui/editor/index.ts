@@ -1,6 +1,13 @@
 export { deviceWidths } from './device-widths'
 export type { SiteClient } from './client'
-export { useBrokenLinks, useDryRun, useInventory, usePartPlaces, useSilentPictures } from './asked'
+export {
+  useBrokenLinks,
+  useDryRun,
+  useInventory,
+  useLeftovers,
+  usePartPlaces,
+  useSilentPictures,
+} from './asked'
 export { EditorProvider, useEditor, useEditorState } from './context'
 export {
   looksOfSite,

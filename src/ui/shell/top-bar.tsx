@@ -21,10 +21,12 @@ import {
   useEditor,
   useEditorState,
   useFailing,
+  useLeftovers,
   type DeviceWidth,
 } from '../editor'
 import { IconButton } from '../kit'
 import { PublishButton } from '../publish'
+import { counted } from '../words'
 import { switchChrome } from './chrome'
 import { Others } from './others'
 import { PageMenu } from './page-menu'
@@ -74,6 +76,7 @@ export function TopBar({ onHelp, onFind }: TopBarProps) {
             className="flex h-full items-center border-b-2 border-transparent px-3 text-soft hover:text-ink aria-[current=page]:border-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink"
           >
             {label}
+            {suffix === '/sweep' && <LeftMark />}
           </Link>
         ))}
       </nav>
@@ -96,6 +99,23 @@ export function TopBar({ onHelp, onFind }: TopBarProps) {
       </IconButton>
       <PublishButton />
     </header>
+  )
+}
+
+/** How many loose uses were left behind as slots changed; quiet, and gone where there are none. */
+function LeftMark() {
+  const uses = useLeftovers().value?.uses ?? 0
+  if (uses === 0) return null
+  const words = `${counted(uses, 'loose use')} left behind: what a slot holds, or held before`
+  return (
+    <span
+      role="img"
+      aria-label={words}
+      title={words}
+      className="code ml-1.5 rounded-full border border-edge-strong/60 px-1.5 text-[11px] leading-4 font-normal"
+    >
+      {uses > 999 ? '999+' : uses}
+    </span>
   )
 }
 

@@ -1,6 +1,8 @@
 import { colorOf, difference, parseColor, tidyShade, writeHex } from '@/core/color'
-import { isBound, slotName, type ColorDecision, type Palette } from '@/core/site'
+import { writeDecision } from '@/core/edit'
+import { canonicalJson, isBound, slotName, type ColorDecision, type Palette } from '@/core/site'
 import {
+  boundTo,
   pairFaults,
   type InventoryEntry,
   type PairFault,
@@ -48,17 +50,28 @@ export function draftFaults(drafts: readonly PairDraft[]): ReadonlyMap<number, P
 /** How near counts, as CIEDE2000, in words. */
 export const nearness: ReadonlyArray<readonly [within: number, words: string]> = [
   [0, 'this very colour'],
-  [2, 'within ΔE 2'],
+  [1, 'within ΔE 1'],
+  [2.3, 'within ΔE 2.3'],
   [5, 'within ΔE 5'],
   [10, 'within ΔE 10'],
 ]
 
-export function draftFrom(id: number, entry: InventoryEntry): PairDraft {
+export function draftFrom(id: number, entry: InventoryEntry, within = 0): PairDraft {
   if (entry.slot) return { id, from: { slot: entry.slot } }
   const value = writeHex({ ...entry.color, alpha: 1 })
-  const to = entry.near ? { slot: entry.near.slot } : undefined
-  return { id, from: { value, within: 0 }, to }
+  const to = entry.near && boundTo(entry.near)
+  return { id, from: { value, within }, to }
 }
+
+/** A pair for each colour of some entries, numbered from one on; transparent variants go with the opaque colour. */
+export function draftsFrom(first: number, entries: readonly InventoryEntry[]): PairDraft[] {
+  const drafts = entries.map((entry, i) => draftFrom(first + i, entry))
+  return drafts.filter((draft, i) => drafts.findIndex((each) => isSameSought(each, draft)) === i)
+}
+
+/** Whether two pairs look for the same, but for how near counts. */
+export const isSameSought = ({ from }: PairDraft, other: PairDraft): boolean =>
+  !!from && !!other.from && canonicalJson(soughtOf(from)) === canonicalJson(soughtOf(other.from))
 
 /** The pairs that can be carried out; none while two of them are at odds. */
 export function completePairs(drafts: readonly PairDraft[]): SweepPair[] {
@@ -72,7 +85,7 @@ export type Scope = SweepRequest['scope']
 export function entryName(palette: Palette, entry: InventoryEntry): string {
   if (entry.slot) return slotName(palette, entry.slot)
   if (!entry.near) return writeHex(entry.color)
-  const name = slotName(palette, entry.near.slot)
+  const name = writeDecision(palette, boundTo(entry.near))
   if (entry.near.held && entry.near.difference > 5) return `${name} as it was`
   return entry.near.difference === 0 ? `same as ${name}` : `near ${name}`
 }

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import { Plus } from 'lucide-react'
 import { colorKey, colorOf } from '@/core/color'
-import { canonicalJson, isBound } from '@/core/site'
+import { isBound } from '@/core/site'
 import type { InventoryEntry, SweepRequest } from '@/core/sweep'
 import {
   stepAndTell,
@@ -17,7 +17,7 @@ import {
 } from '../editor'
 import { Button, Notice } from '../kit'
 import { counted, problemWords } from '../words'
-import { completePairs, draftFaults, draftFrom, soughtOf, type PairDraft } from './draft'
+import { completePairs, draftFaults, draftFrom, draftsFrom, isSameSought, soughtOf } from './draft'
 import { HitList } from './hit-list'
 import { InventoryList } from './inventory-list'
 import { PairFilters, type Paints, type Where } from './pair-filters'
@@ -25,16 +25,12 @@ import { PairRow } from './pair-row'
 import { SweepSummary } from './sweep-summary'
 import { allTicked, ticksOf } from './ticks'
 
-/** What two pairs look for, but for how near counts. */
-const sameFrom = ({ from }: PairDraft, other: PairDraft) =>
-  !!from && !!other.from && canonicalJson(soughtOf(from)) === canonicalJson(soughtOf(other.from))
-
 /** The pairs that are put together, and what they ask for once they are complete. */
 function usePairs() {
   const editor = useEditor()
   const pageId = useEditorState((state) => state.pageId)
   const begun = useEditorState((state) => state.sweepFrom)
-  const [pairs, setPairs] = useState(() => begun.map((entry, i) => draftFrom(-1 - i, entry)))
+  const [pairs, setPairs] = useState(() => draftsFrom(-1 - begun.length, begun))
   const [where, setWhere] = useState<Where>('site')
   const [paints, setPaints] = useState<readonly Paints[]>([])
   const nextId = useRef(1)
@@ -46,17 +42,23 @@ function usePairs() {
   }, [pairs, where, pageId, paints])
   // What was begun elsewhere is begun once.
   useEffect(() => editor.show({ sweepFrom: [] }), [editor])
-  const choose = (entry: InventoryEntry) => {
-    const draft = draftFrom(nextId.current, entry)
-    const known = pairs.find((pair) => sameFrom(pair, draft))
+  const choose = (entry: InventoryEntry, within: number) => {
+    const draft = draftFrom(nextId.current, entry, within)
+    const known = pairs.find((pair) => isSameSought(pair, draft))
     nextId.current += 1
     setPairs(known ? pairs.filter((pair) => pair !== known) : [...pairs, draft])
+  }
+  const chooseAll = (entries: readonly InventoryEntry[]) => {
+    const drafts = draftsFrom(nextId.current, entries)
+    nextId.current += entries.length
+    const others = pairs.filter((pair) => !drafts.some((draft) => isSameSought(pair, draft)))
+    setPairs([...others, ...drafts])
   }
   const add = () => {
     setPairs([...pairs, { id: nextId.current }])
     nextId.current += 1
   }
-  return { pairs, setPairs, where, setWhere, paints, setPaints, request, choose, add }
+  return { pairs, setPairs, where, setWhere, paints, setPaints, request, choose, chooseAll, add }
 }
 
 const keyOfValue = (value: string) => {
@@ -85,7 +87,8 @@ export function SweepView() {
   const editor = useEditor()
   const pageTitle = usePage()?.title ?? ''
   const job = useEditorState(({ jobs }) => jobs.find(({ kind }) => kind === 'wide'))
-  const { pairs, setPairs, where, setWhere, paints, setPaints, request, choose, add } = usePairs()
+  const { pairs, setPairs, where, setWhere, paints, setPaints, request, choose, chooseAll, add } =
+    usePairs()
   const faults = draftFaults(pairs)
   const [ticks, setTicks] = useState(allTicked)
   const [busy, setBusy] = useState(false)
@@ -117,7 +120,12 @@ export function SweepView() {
     <div className="grid h-full grid-cols-[300px_minmax(0,1fr)_280px]">
       <aside aria-label="Inventory" className="min-h-0 border-r border-edge">
         {inventory.value ? (
-          <InventoryList inventory={inventory.value} chosen={chosen} onChoose={choose} />
+          <InventoryList
+            inventory={inventory.value}
+            chosen={chosen}
+            onChoose={choose}
+            onChooseAll={chooseAll}
+          />
         ) : (
           <p className="p-4 text-soft">{failure ? '' : 'Looking through every page …'}</p>
         )}

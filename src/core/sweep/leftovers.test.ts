@@ -1,0 +1,61 @@
+import fc from 'fast-check'
+import { demoSites } from '@demo/sites'
+import { applyShade, colorOf, difference, mapToGamut, writeHex } from '../color'
+import { anyOpaque } from '../color/random-color.fixture'
+import { decisionColor } from '../resolve'
+import type { Palette, SlotId } from '../site'
+import { boundTo, leftoverFinder } from './leftovers'
+
+const brand = 'brand' as SlotId
+const { palette: demo } = demoSites[0]!.frame
+
+/** The demo's palette with a slot that holds one colour and held others before. */
+const holding = (value: string, ...was: string[]): Palette => ({
+  ...demo,
+  order: [brand],
+  slots: { [brand]: { ...demo.slots[brand]!, value, was } } as Palette['slots'],
+})
+const found = (palette: Palette, text: string) => leftoverFinder(palette)(colorOf(text)!)
+
+test('what a slot holds, nearly holds or held is left behind by it', () => {
+  const palette = holding('#d65a2a', '#1c5a54')
+  expect(found(palette, '#d65a2a')).toEqual({ slot: brand, difference: 0, held: false })
+  expect(found(palette, '#d65b2b')).toMatchObject({ slot: brand, held: false })
+  expect(found(palette, '#1c5a54')).toMatchObject({ slot: brand, held: true })
+  expect(found(palette, '#2e6fb7')).toBeUndefined()
+  // What it held is known to the very colour alone: near ones may be somebody else's.
+  expect(found(palette, '#1d5b56')).toBeUndefined()
+})
+
+test('transparent variants and shades of it too, each to what it is a variant of', () => {
+  const palette = holding('#d65a2a', '#1c5a54')
+  expect(found(palette, 'rgb(28 90 84 / 18%)')).toMatchObject({ slot: brand, held: true })
+  const lighter = writeHex(applyShade(colorOf('#1c5a54')!, { lightness: 8 }))
+  expect(found(palette, lighter)).toMatchObject({
+    slot: brand,
+    shade: { lightness: 8 },
+    held: true,
+  })
+})
+
+test('greys are left behind by no shade: they come from anywhere', () => {
+  const palette = holding('#777777')
+  expect(found(palette, '#777777')).toBeDefined()
+  const lighter = writeHex(applyShade(colorOf('#777777')!, { lightness: 8 }))
+  expect(found(palette, lighter)).toBeUndefined()
+})
+
+test('of any slot, every colour that it holds or held is found, and what is found tells how far off it is', () => {
+  fc.assert(
+    fc.property(fc.array(anyOpaque, { minLength: 1, maxLength: 4 }), anyOpaque, (held, other) => {
+      const [now, ...was] = held.map((color) => writeHex(mapToGamut(color)))
+      const palette = holding(now!, ...was)
+      const find = leftoverFinder(palette)
+      for (const text of [now!, ...was]) expect(find(colorOf(text)!)?.slot).toBe(brand)
+      const left = find(other)
+      if (!left) return
+      const gap = difference(other, decisionColor(palette, boundTo(left)))
+      expect(left.difference).toBeCloseTo(gap, 5)
+    }),
+  )
+})

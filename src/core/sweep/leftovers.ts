@@ -1,0 +1,89 @@
+import { colorKey, colorOf, difference, shadesOf, toOklch, type Color, type Shade } from '../color'
+import { fanOf } from '../palette'
+import { slotColor } from '../resolve'
+import { isBound, slotsInOrder, type BoundDecision, type Palette, type SlotId } from '../site'
+
+/** Two colours nearer than this are taken for one another (CIEDE2000; common practice, no source). */
+const NEAR = 5
+/** A shade must be met closer than a slot itself: there are many of them. Common practice, no source. */
+const NEAR_SHADE = 1.5
+/** Tints and shades of what has no hue are greys like any other (OKLCH chroma; common practice, no source). */
+const GREY = 0.02
+
+/** What a loose colour was left behind by: a slot, or a shade of it, that is or once was this colour. */
+export interface Leftover {
+  readonly slot: SlotId
+  readonly shade?: Shade
+  /** CIEDE2000 to what the slot, or its shade, holds now. */
+  readonly difference: number
+  /** Whether it is what the slot, or its shade, was before. */
+  readonly held: boolean
+}
+
+/** A colour that a slot or a shade of it holds, or held. */
+interface Known {
+  readonly slot: SlotId
+  readonly shade?: Shade
+  /** The colour, as a key without alpha. */
+  readonly key: string
+  /** What it holds now; one object for each slot and shade. */
+  readonly now: Color
+  readonly held: boolean
+}
+
+const opaqueKey = (color: Color) => colorKey(color).slice(0, 6)
+
+function knownOf(palette: Palette): Known[] {
+  return slotsInOrder(palette).flatMap(({ id: slot, value, was }): Known[] => {
+    if (value === null) return []
+    const shades = fanOf(palette, slot).flatMap((each) =>
+      isBound(each) && each.shade ? [each.shade] : [],
+    )
+    const now = slotColor(palette, slot)
+    const shadesNow = shades.map(shadesOf(now))
+    const once = was.flatMap((old) => colorOf(old) ?? [])
+    return [now, ...once].flatMap((color, i): Known[] => {
+      const held = i > 0
+      const own: Known = { slot, key: opaqueKey(color), now, held }
+      if (toOklch(color).c < GREY) return [own]
+      const shadeOf = shadesOf(color)
+      return [
+        own,
+        ...shades.map((shade, n): Known => ({
+          slot,
+          shade,
+          key: opaqueKey(shadeOf(shade)),
+          now: shadesNow[n]!,
+          held,
+        })),
+      ]
+    })
+  })
+}
+
+/**
+ * Tells of loose colours what they were left behind by: a slot that holds the colour or nearly,
+ * or held it before; or a shade of one. The nearest to what is held now is told. Alpha is left aside.
+ */
+export function leftoverFinder(palette: Palette): (color: Color) => Leftover | undefined {
+  const known = knownOf(palette)
+  return (color) => {
+    let best: { readonly known: Known; readonly gap: number } | undefined
+    const key = opaqueKey(color)
+    for (const each of known) {
+      if (each.held && each.key !== key) continue
+      const gap = difference(color, each.now)
+      const isIt = each.held || gap <= (each.shade ? NEAR_SHADE : NEAR)
+      // A slot goes before a shade that is no nearer.
+      if (isIt && !(best && best.gap <= gap)) best = { known: each, gap }
+    }
+    if (!best) return undefined
+    const { slot, shade, now } = best.known
+    const held = known.some((each) => each.held && each.now === now && each.key === key)
+    return { slot, ...(shade ? { shade } : {}), difference: best.gap, held }
+  }
+}
+
+/** The decision that binds a leftover to what it was left behind by. */
+export const boundTo = ({ slot, shade }: Leftover): BoundDecision =>
+  shade ? { slot, shade } : { slot }

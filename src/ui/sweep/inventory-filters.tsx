@@ -1,0 +1,116 @@
+import { inventoryOrders, type InventoryEntry, type InventoryOrder } from '@/core/sweep'
+import { placeIds, placeNames, type PlaceId } from '@/core/uses'
+import { SearchField, SelectField } from '../kit'
+
+/** What of an inventory is shown. */
+export const ties = {
+  all: 'bound and loose',
+  loose: 'loose',
+  left: 'left behind',
+  bound: 'bound',
+} as const
+export type Tie = keyof typeof ties
+
+export interface InventoryView {
+  readonly search: string
+  /** The CIEDE2000 distance within which colours are one to the eye. */
+  readonly within: number
+  readonly order: InventoryOrder
+  readonly place: PlaceId | 'all'
+  readonly tie: Tie
+}
+
+export const wholeInventory: InventoryView = {
+  search: '',
+  within: 1,
+  order: 'used',
+  place: 'all',
+  tie: 'all',
+}
+
+/** How near colours are one to the eye, in words. */
+const GROUPED: ReadonlyArray<readonly [within: number, words: string]> = [
+  [0, 'exact'],
+  [1, 'same to the eye'],
+  [2.3, 'within ΔE 2.3'],
+  [5, 'within ΔE 5'],
+  [10, 'within ΔE 10'],
+]
+
+export function isShown({ place, tie }: InventoryView, entry: InventoryEntry): boolean {
+  if (place !== 'all' && !entry.places.includes(place)) return false
+  if (tie === 'bound') return !!entry.slot
+  if (tie === 'left') return !!entry.near
+  return tie === 'all' || !entry.slot
+}
+
+interface InventoryFiltersProps {
+  readonly view: InventoryView
+  readonly onView: (view: InventoryView) => void
+}
+
+/** How the inventory is looked for, narrowed, grouped and ordered. */
+export function InventoryFilters({ view, onView }: InventoryFiltersProps) {
+  return (
+    <div className="grid gap-2">
+      <SearchField
+        label="Find a colour"
+        placeholder="Find #1c5a54, teal, rgb() …"
+        value={view.search}
+        onChange={(search) => onView({ ...view, search })}
+        className="w-full"
+      />
+      <div className="grid grid-cols-2 gap-2">
+        <SelectField
+          label="Places"
+          hideLabel
+          value={view.place}
+          onChange={(place) => onView({ ...view, place: place as InventoryView['place'] })}
+        >
+          <option value="all">every place</option>
+          {placeIds.map((place) => (
+            <option key={place} value={place}>
+              {placeNames[place]}
+            </option>
+          ))}
+        </SelectField>
+        <SelectField
+          label="Bound or loose"
+          hideLabel
+          value={view.tie}
+          onChange={(tie) => onView({ ...view, tie: tie as Tie })}
+        >
+          {Object.entries(ties).map(([tie, words]) => (
+            <option key={tie} value={tie}>
+              {words}
+            </option>
+          ))}
+        </SelectField>
+        <SelectField
+          label="In one group"
+          hideLabel
+          value={String(view.within)}
+          onChange={(within) => onView({ ...view, within: Number(within) })}
+        >
+          {GROUPED.map(([within, words]) => (
+            <option key={within} value={within}>
+              {words}
+            </option>
+          ))}
+        </SelectField>
+        <SelectField
+          label="Order"
+          hideLabel
+          value={view.order}
+          onChange={(order) => onView({ ...view, order: order as InventoryOrder })}
+        >
+          {Object.entries(inventoryOrders).map(([order, words]) => (
+            <option key={order} value={order}>
+              {words}
+            </option>
+          ))}
+        </SelectField>
+      </div>
+    </div>
+  )
+}
