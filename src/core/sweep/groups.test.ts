@@ -10,6 +10,7 @@ const entry = (color: Color, count: number): InventoryEntry => ({
   color,
   notations: [],
   count,
+  bindable: count,
   places: [],
 })
 const of = (text: string, count: number) => entry(colorOf(text)!, count)

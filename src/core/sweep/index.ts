@@ -8,7 +8,7 @@ export {
   type InventoryOrder,
 } from './groups'
 export { isKin, movedAlong } from './family'
-export { boundTo, leftoverFinder, type Leftover } from './leftovers'
+export { boundTo, leftoverFinder, waiting, type Leftover } from './leftovers'
 export { distanceToKey } from './match'
 export { pairFaults, type PairFault } from './pair-faults'
 export {

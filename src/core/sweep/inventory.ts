@@ -14,26 +14,28 @@ export interface InventoryEntry {
   /** The ways in which it is written. */
   readonly notations: readonly string[]
   readonly count: number
+  /** How many of them could refer to a slot. */
+  readonly bindable: number
   readonly places: readonly PlaceId[]
 }
 
 /** Uses that are bound to one slot, or loose ones that paint alike, counted. */
-export type ColorCount = Pick<InventoryEntry, 'count' | 'places' | 'notations'> &
+export type ColorCount = Pick<InventoryEntry, 'count' | 'bindable' | 'places' | 'notations'> &
   ({ readonly slot: SlotId } | { readonly key: string; readonly color: Color })
 
 /** Colours in use with what they are near to: slots in the palette's order, then loose ones, most used first. */
 export function inventoryOf(palette: Palette, counts: readonly ColorCount[]): InventoryEntry[] {
   const find = leftoverFinder(palette)
   const entries = counts.map((each): InventoryEntry => {
-    const { count, places, notations } = each
+    const { count, bindable, places, notations } = each
     if ('slot' in each) {
       const { slot } = each
       const color = slotColor(palette, slot)
-      return { key: `slot:${slot}`, color, slot, notations, count, places }
+      return { key: `slot:${slot}`, color, slot, notations, count, bindable, places }
     }
     const near = find(each.color)
     const { key, color } = each
-    return { key, color, ...(near ? { near } : {}), notations, count, places }
+    return { key, color, ...(near ? { near } : {}), notations, count, bindable, places }
   })
   const rank = ({ slot }: InventoryEntry) => (slot ? palette.order.indexOf(slot) : Infinity)
   return entries.sort((a, b) => {
@@ -54,7 +56,11 @@ export function takeInventory(palette: Palette, uses: readonly Use[]): Inventory
   }
   const counts = [...groups].map(([key, group]): ColorCount => {
     const { decision, color } = group[0]!
-    const shared = { count: group.length, places: [...new Set(group.map(({ place }) => place))] }
+    const shared = {
+      count: group.length,
+      bindable: group.filter((use) => use.bindable).length,
+      places: [...new Set(group.map(({ place }) => place))],
+    }
     if (isBound(decision)) return { ...shared, slot: decision.slot, notations: [] }
     const notations = [...new Set(group.map(({ text }) => text))]
     return { ...shared, key, color: color!, notations }

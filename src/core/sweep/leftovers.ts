@@ -84,6 +84,15 @@ export function leftoverFinder(palette: Palette): (color: Color) => Leftover | u
   }
 }
 
+/**
+ * How many of some loose uses wait for their slot: all where it holds another colour by now; those
+ * that could refer to it where it holds this very one, for the others are as they should be.
+ */
+export const waiting = (
+  { difference: gap }: Pick<Leftover, 'difference'>,
+  { count, bindable }: { readonly count: number; readonly bindable: number },
+): number => (gap === 0 ? bindable : count)
+
 /** The decision that binds a leftover to what it was left behind by. */
 export const boundTo = ({ slot, shade }: Leftover): BoundDecision =>
   shade ? { slot, shade } : { slot }

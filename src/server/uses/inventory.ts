@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize'
 import { colorOfKey } from '@/core/color'
 import { done, type Inventory, type Leftovers, type Result, type SlotUses } from '@/core/payloads'
 import { own, type Palette, type SlotId } from '@/core/site'
-import { inventoryOf, leftoverFinder, type ColorCount } from '@/core/sweep'
+import { inventoryOf, leftoverFinder, waiting, type ColorCount } from '@/core/sweep'
 import type { PlaceId } from '@/core/uses'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
@@ -14,6 +14,7 @@ interface Row {
   readonly color: string | null
   readonly slot: SlotId | null
   readonly count: number
+  readonly bindable: number
   readonly written: readonly string[]
   readonly places: readonly PlaceId[]
 }
@@ -23,22 +24,23 @@ const MOST_WRITTEN = 12
 
 /** Every colour in use with how often, how it is written and where: one question to the index. */
 export const inventorySql = `
-  select color, slot, sum(count)::int as count,
+  select color, slot, sum(count)::int as count, sum(bindable)::int as bindable,
     (array_agg(written order by count desc, written) filter (where slot is null))[1:${MOST_WRITTEN}] as written,
     array_agg(distinct place) as places
   from (
-    select color, slot, written, place, count(*) as count from uses
+    select color, slot, written, place, count(*) as count,
+      count(*) filter (where bindable) as bindable from uses
     where site_id = $1 group by color, slot, written, place
   ) each group by color, slot`
 
 async function countsOf(siteId: string, palette: Palette, transaction?: Transaction) {
   const rows = await select<Row>(inventorySql, [siteId], transaction)
-  return rows.flatMap(({ color, slot, count, written, places }): ColorCount[] => {
+  return rows.flatMap(({ color, slot, count, bindable, written, places }): ColorCount[] => {
     if (slot !== null)
-      return own(palette.slots, slot) ? [{ slot, count, places, notations: [] }] : []
+      return own(palette.slots, slot) ? [{ slot, count, bindable, places, notations: [] }] : []
     if (color === null) return []
     const notations = [...new Set(written ?? [])]
-    return [{ key: color, color: colorOfKey(color), count, places, notations }]
+    return [{ key: color, color: colorOfKey(color), count, bindable, places, notations }]
   })
 }
 
@@ -66,13 +68,20 @@ export function leftovers(actor: Actor, siteId: string): Promise<Result<Leftover
     const { palette } = await loadFrame(siteId, transaction)
     const find = leftoverFinder(palette)
     const colors = await looseColors(siteId, transaction)
-    const left = colors.filter((key) => find(colorOfKey(key)))
-    const [counted] = await select<{ count: number }>(
-      'select count(*)::int as count from uses where site_id = $1 and color = any($2::text[])',
-      [siteId, left],
+    const left = new Map(
+      colors.flatMap((key) => {
+        const leftover = find(colorOfKey(key))
+        return leftover ? [[key, leftover] as const] : []
+      }),
+    )
+    const counted = await select<{ color: string; count: number; bindable: number }>(
+      `select color, count(*)::int as count, (count(*) filter (where bindable))::int as bindable
+       from uses where site_id = $1 and color = any($2::text[]) group by color`,
+      [siteId, [...left.keys()]],
       transaction,
     )
-    return done({ uses: counted!.count })
+    const uses = counted.reduce((all, each) => all + waiting(left.get(each.color)!, each), 0)
+    return done({ uses })
   })
 }
 

@@ -44,5 +44,5 @@ export function goTo(editor: Editor, router: ReturnType<typeof useRouter>, place
 /** A colour that is typed, as Sweep begins with it; where it is used, Sweep finds out. */
 function colorEntry(text: string): InventoryEntry {
   const color = colorOf(text)!
-  return { key: colorKey(color), color, notations: [text], count: 0, places: [] }
+  return { key: colorKey(color), color, notations: [text], count: 0, bindable: 0, places: [] }
 }

@@ -1,4 +1,4 @@
-import { inventoryOrders, type InventoryEntry, type InventoryOrder } from '@/core/sweep'
+import { inventoryOrders, waiting, type InventoryEntry, type InventoryOrder } from '@/core/sweep'
 import { placeIds, placeNames, type PlaceId } from '@/core/uses'
 import { SearchField, SelectField } from '../kit'
 
@@ -37,10 +37,14 @@ const GROUPED: ReadonlyArray<readonly [within: number, words: string]> = [
   [10, 'within ΔE 10'],
 ]
 
+/** How many uses of a colour wait to be bound to the slot that left them behind. */
+export const leftIn = (entry: InventoryEntry): number =>
+  entry.near ? waiting(entry.near, entry) : 0
+
 export function isShown({ place, tie }: InventoryView, entry: InventoryEntry): boolean {
   if (place !== 'all' && !entry.places.includes(place)) return false
   if (tie === 'bound') return !!entry.slot
-  if (tie === 'left') return !!entry.near
+  if (tie === 'left') return leftIn(entry) > 0
   return tie === 'all' || !entry.slot
 }
 

@@ -9,7 +9,7 @@ import { useEditorState } from '../editor'
 import { Button, Swatch } from '../kit'
 import { counted } from '../words'
 import { entryName, matchingEntries } from './draft'
-import { InventoryFilters, isShown, wholeInventory } from './inventory-filters'
+import { InventoryFilters, isShown, leftIn, wholeInventory } from './inventory-filters'
 
 interface InventoryListProps {
   readonly inventory: Inventory
@@ -35,8 +35,8 @@ export function InventoryList(props: InventoryListProps) {
     return view.search ? groups : orderGroups(groups, view.order)
   }, [palette, entries, view])
   const most = Math.max(1, ...shown.map(({ count }) => count))
-  const left = useMemo(() => entries.filter(({ near }) => near), [entries])
-  const sum = (some: readonly InventoryEntry[]) => some.reduce((all, { count }) => all + count, 0)
+  const left = useMemo(() => entries.filter((entry) => leftIn(entry) > 0), [entries])
+  const waits = left.reduce((all, entry) => all + leftIn(entry), 0)
   return (
     <div className="flex h-full flex-col">
       <div className="grid gap-2 p-3 pb-2">
@@ -51,8 +51,8 @@ export function InventoryList(props: InventoryListProps) {
         {view.tie === 'left' && left.length > 0 && (
           <div className="grid justify-items-start gap-1.5 text-xs">
             <p>
-              {counted(sum(left), 'loose use')} {sum(left) === 1 ? 'is' : 'are'} what a slot holds,
-              or nearly, or held once.
+              {counted(waits, 'loose use')} {waits === 1 ? 'is' : 'are'} what a slot holds, or
+              nearly, or held once.
             </p>
             <Button onClick={() => onChooseAll(left)}>Bind all to their slots …</Button>
           </div>
