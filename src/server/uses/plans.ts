@@ -7,6 +7,7 @@ import type { UseQuestion } from '@/core/wide'
 import { select, tell } from '../database/sets'
 import { hashOf } from '../records/stored'
 import { whereUses } from './questions'
+import { readersVersion } from './rows'
 
 /** Uses that a sweep would leave as they are, though it looks for them: they are that already. */
 export interface Same {
@@ -77,13 +78,14 @@ export function hitsByRecord(
 /** Plans that are kept for each person and site; older ones go. */
 const MOST_PLANS = 20
 
-/** The same question of the same person about the same state of a site is one plan. */
+/** The same question of the same person about the same state of a site, read by the same readers, is one plan. */
 export const planId = (
   siteId: string,
   userId: string,
   revision: number,
   request: SweepRequest,
-): string => hashOf(canonicalJson({ siteId, userId, revision, request })).slice(0, 32)
+): string =>
+  hashOf(canonicalJson({ siteId, userId, revision, request, readersVersion })).slice(0, 32)
 
 export async function keepPlan(
   id: string,
