@@ -62,7 +62,6 @@ describe('colours of pictures in addresses', () => {
     [`url("data:image/svg+xml,<svg fill='#111' stroke='teal'/>")`, ''],
     [`url("data:image/png,<svg fill='teal'/>")`, ''],
     [`"data:image/svg+xml,<svg fill='teal'/>"`, ''],
-    [`url("data:image/svg+xml;base64,PHN2ZyBmaWxsPSd0ZWFsJy8+")`, ''],
   ])('%s', (value, colors) => {
     const css = held(value)
     const finds = readCss(css, 'stylesheet')
@@ -74,6 +73,33 @@ describe('colours of pictures in addresses', () => {
     const css = `a { --i: url("data:image/svg+xml,<svg fill='tan'/>"); cursor: url("data:image/svg+xml,<svg fill='red'/>"), auto }
       b { background: #111 url("data:image/svg+xml,<svg fill='%23222'/>") }`
     expect(written(css, readCss(css, 'stylesheet'))).toBe('tan red #111 %23222=#222')
+  })
+
+  const encoded = (text: string) => Buffer.from(text).toString('base64')
+
+  test.each([
+    [`<svg fill='teal'/>`, 'teal'],
+    [`<svg fill='#1c5a54' stroke="rgb(1, 2, 3)"/>`, '#1c5a54 rgb(1, 2, 3)'],
+    [`<svg>é😀<style>a{fill:#111;stroke:#222}</style></svg>`, '#111 #222'],
+    [`<svg><style>a{background:url("data:image/svg+xml,%3Csvg fill='tan'/%3E")}</style></svg>`, ''],
+  ])('in base64: %s', (svg, colors) => {
+    const css = held(`url(data:image/svg+xml;base64,${encoded(svg)})`)
+    const finds = readCss(css, 'stylesheet')
+    expect(finds.map((find) => find.css).join(' ')).toBe(colors)
+    const starts = finds.map(({ start }) => start)
+    expect(new Set(starts).size).toBe(starts.length)
+    for (const find of finds) expect(find).toMatchObject({ escape: 'base64', bindable: false })
+  })
+
+  test.each([
+    'PHN2ZyBmaWxsPSd0ZWFsJy8',
+    'PHN2ZyBmaWxs%3D',
+    'PHN2ZyBm aWxsPSd0ZWFsJy8+',
+    '/////w==',
+    '====',
+    '',
+  ])('what is no base64 holds nothing: %s', (letters) => {
+    expect(readCss(held(`url("data:image/svg+xml;base64,${letters}")`), 'stylesheet')).toEqual([])
   })
 
   test('pictures in pictures, and an end to that', () => {

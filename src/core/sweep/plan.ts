@@ -5,6 +5,7 @@ import { canonicalJson, isBound, type Palette } from '../site'
 import { useKey, type Use } from '../uses'
 import { pairFor } from './match'
 import type { SweepRequest } from './pair'
+import { recodedChanges } from './recoded'
 import { decisionAfter, textAfter, textColorAfter } from './replacement'
 
 /** One line of a dry run. */
@@ -82,11 +83,13 @@ export function chosenHits(hits: readonly Hit[], ticks: Ticks = {}): Hit[] {
 }
 
 /**
- * The changes of the hits in one document, as they are made one after the other:
+ * The changes of the hits in one record, as they are made one after the other:
  * in one text from the last to the first, so that each stands where it was found.
  */
-export function changesOfHits(hits: readonly Hit[]): Change[] {
-  const changes = hits.map(({ change }) => change)
-  const texts = changes.filter(isStretch).sort((a, b) => b.at - a.at)
+export function changesOfHits(hits: readonly Hit[], record: unknown): Change[] {
+  const inBase64 = hits.filter(({ use }) => use.escape === 'base64')
+  const changes = hits.filter(({ use }) => use.escape !== 'base64').map(({ change }) => change)
+  const texts = [...changes.filter(isStretch), ...recodedChanges(inBase64, record)]
+  texts.sort((a, b) => b.at - a.at)
   return [...changes.filter((change) => !isStretch(change)), ...texts]
 }

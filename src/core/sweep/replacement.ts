@@ -78,20 +78,30 @@ export function slotReference({ slot, shade }: BoundDecision): string {
   return `oklch(from ${base} ${signed('l', lightness, 100)} ${chroma} ${signed('h', hue, 1)}${fade})`
 }
 
-/** A colour as it must be written in an address: as much is escaped as was. */
+/** Characters that an address cannot do without escaping, wherever it stands. */
+const ESCAPED = /[#% ()]/
+
+/** A colour as it must be written in an address: each character as it was written in the other, if that had it. */
 function escapedLike(written: string, color: string): string {
-  const isSpaced = / /.test(written)
-  const hasBrackets = /[()]/.test(written)
-  return color.replaceAll(/[#%]|[ ()]/g, (character) => {
-    if (character === ' ' ? isSpaced : hasBrackets && /[()]/.test(character)) return character
-    return `%${character.charCodeAt(0).toString(16).toUpperCase()}`
-  })
+  const ways = new Map<string, string>()
+  for (const [way] of written.matchAll(/%[\da-f]{2}|[^%]/gi)) {
+    const character = way.length > 1 ? String.fromCharCode(Number.parseInt(way.slice(1), 16)) : way
+    if (!ways.has(character)) ways.set(character, way)
+  }
+  const escaped = (character: string) =>
+    `%${character.charCodeAt(0).toString(16).toUpperCase().padStart(2, '0')}`
+  return [...color]
+    .map((each) => {
+      const known = /[\w.]/.test(each) ? undefined : ways.get(each)
+      return known ?? (ESCAPED.test(each) ? escaped(each) : each)
+    })
+    .join('')
 }
 
 /** What a stretch of text becomes. */
 export function textAfter(palette: Palette, use: Use, pair: SweepPair): string {
   const after = plainAfter(palette, use, pair)
-  return use.escape ? escapedLike(use.text, after) : after
+  return use.escape === 'percent' ? escapedLike(use.text, after) : after
 }
 
 function plainAfter(palette: Palette, use: Use, pair: SweepPair): string {

@@ -253,15 +253,16 @@ function readAddresses(
 ): FoundInCss[] {
   const addresses = heldAddresses(css, tokens)
   return addresses.flatMap((address) => {
-    const svg = heldSvg(address)
-    if (!svg) return []
-    const finds = pictures(svg.text).map((find): FoundInCss => ({
-      ...find,
-      property,
-      bindable: false,
-      escape: 'percent',
-    }))
-    return inSource(css, svg, finds)
+    const held = heldSvg(address)
+    if (!held) return []
+    const { svg, escape } = held
+    // What is escaped twice is left alone.
+    const plain = pictures(svg.text).filter((find) => !find.escape)
+    return inSource(
+      css,
+      svg,
+      plain.map((find): FoundInCss => ({ ...find, property, bindable: false, escape })),
+    )
   })
 }
 

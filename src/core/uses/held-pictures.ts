@@ -1,4 +1,6 @@
 import { TokenType, type CSSToken } from '../css'
+import { byteOffsets, fromBase64, letterOf } from './base64'
+import type { Escape } from './escape'
 import type { FoundInCss } from './found-in-css'
 import { Mapping, type SourceText } from './source-text'
 
@@ -61,8 +63,8 @@ export function heldAddresses(css: string, tokens: readonly CSSToken[]): SourceT
   return found
 }
 
-/** An address that holds a vector picture in characters, and where those begin; base64 is another matter. */
-const HOLDS = /^\s*data:image\/svg\+xml(?:;(?!base64)[^,;]*)*,/i
+/** An address that holds a vector picture, up to where its characters begin. */
+const HOLDS = /^\s*data:image\/svg\+xml((?:;[^,;]*)*),/i
 
 /** Runs of escaped bytes, read as UTF-8; what is none is taken as it is. */
 function decoded(run: string): string | undefined {
@@ -73,14 +75,43 @@ function decoded(run: string): string | undefined {
   }
 }
 
+/** A vector picture that an address holds, and how its characters are written there. */
+export interface HeldSvg {
+  readonly svg: SourceText
+  readonly escape: Escape
+}
+
 /**
  * The text of a vector picture that an address holds, with the place of every character.
  * A `#` that is not escaped ends it: what follows names a part of the picture (URL §4.3).
  */
-export function heldSvg({ text, sourceAt }: SourceText): SourceText | undefined {
-  const head = HOLDS.exec(text)
+export function heldSvg(address: SourceText): HeldSvg | undefined {
+  const head = HOLDS.exec(address.text)
   if (!head) return undefined
   const start = head[0].length
+  if (!/;\s*base64\s*$/i.test(head[1]!)) {
+    return { svg: percentText(address, start), escape: 'percent' }
+  }
+  const svg = base64Text(address, start)
+  return svg && { svg, escape: 'base64' }
+}
+
+/** Text that stands in base64 without anything between its letters; undefined for what is read in another way. */
+function base64Text({ text, sourceAt }: SourceText, start: number): SourceText | undefined {
+  const payload = text.slice(start)
+  const from = sourceAt(start)
+  // Where letters are escaped in their turn, nobody could put others in their place exactly.
+  if (sourceAt(text.length) - from !== payload.length) return undefined
+  const read = fromBase64(payload)
+  if (read === undefined) return undefined
+  const bytes = byteOffsets(read)
+  return {
+    text: read,
+    sourceAt: (index) => from + letterOf(bytes[Math.min(index, read.length)]!),
+  }
+}
+
+function percentText({ text, sourceAt }: SourceText, start: number): SourceText {
   const hash = text.indexOf('#', start)
   const end = hash < 0 ? text.length : hash
   const mapping = new Mapping(sourceAt(start))

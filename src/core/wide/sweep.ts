@@ -46,9 +46,9 @@ export const sweep = defineWide({
     return ready({ request, frame, question: questionOf(request, colors) })
   },
   reach: ({ question }) => ({ uses: question }),
-  plan({ request, frame }, { uses }) {
+  plan({ request, frame }, { uses, record }) {
     const hits = chosenHits(planSweep(frame.palette, uses, request), request)
-    return hits.length ? { changes: changesOfHits(hits), count: hits.length } : nothing
+    return hits.length ? { changes: changesOfHits(hits, record), count: hits.length } : nothing
   },
   describe({ request: { pairs }, frame }, count) {
     const docs = siteDocs(frame)

@@ -4,7 +4,7 @@ import { decisionWords } from '@/core/edit'
 import { done, refused, type HitLine, type HitWindow, type Result } from '@/core/payloads'
 import { isBound, siteDocs, type ColorDecision, type DocId, type Frame } from '@/core/site'
 import { hitFor, type Hit, type SweepRequest } from '@/core/sweep'
-import { usesUnder, type PlaceId } from '@/core/uses'
+import { usesUnder, type PlaceId, type Use } from '@/core/uses'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
@@ -15,6 +15,9 @@ import { useOfRow, type UseRow } from './rows'
 /** Whether a hit becomes bound (1), stops to be so (−1), or neither. */
 export const bindsOf = ({ use, becomesBound }: Pick<Hit, 'use' | 'becomesBound'>) =>
   (Number(becomesBound) - Number(isBound(use.decision))) as -1 | 0 | 1
+
+/** As it is written; letters of base64 as they are read. */
+const asRead = ({ escape, css, text }: Use) => (escape === 'base64' ? (css ?? text) : text)
 
 type HitRow = UseRow & { readonly kind: string; readonly id: string; readonly record: string }
 
@@ -33,7 +36,7 @@ function lineOf(frame: Frame, row: HitRow, request: SweepRequest): HitLine[] {
       place: row.place as PlaceId,
       label: use.label,
       paints: use.paints,
-      before: isText ? use.text : decisionWords(use.decision, docs),
+      before: isText ? asRead(use) : decisionWords(use.decision, docs),
       after: isText ? after : decisionWords((change as { to: unknown }).to as ColorDecision, docs),
       beforeColor: beforeColor ? writeHex(beforeColor) : 'transparent',
       afterColor: writeHex(afterColor),

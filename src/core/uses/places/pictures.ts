@@ -7,7 +7,9 @@ import { textUse } from './text-use'
 export const readPictures: PlaceReader = ({ picture, svg, pictures }) => {
   if (!picture) return []
   const lines = textLines(svg)
-  const uses = pictures(svg).flatMap((find) =>
+  // What is in base64 could not be exchanged here: plans do not see the file.
+  const finds = pictures(svg).filter(({ escape }) => escape !== 'base64')
+  const uses = finds.flatMap((find) =>
     textUse(
       lines,
       { ...find, bindable: false },

@@ -20,7 +20,8 @@ export function textUse(
     paints: find.paints,
     property: find.property,
     bindable: find.bindable,
-    ...lines.around(find.start, find.text.length),
+    // Letters of base64 tell nobody anything.
+    ...(find.escape === 'base64' ? {} : lines.around(find.start, find.text.length)),
   }
   if (slot !== undefined) return [{ ...shared, decision: { slot } }]
   const value = find.css ?? find.text
