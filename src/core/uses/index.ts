@@ -11,6 +11,7 @@ export { exchangedDecisions, type ExchangedDecision } from './exchanged'
 export { writtenDecision } from './places/decision-use'
 export { bandEntry, bandsOf, type BandEntry } from './bands'
 export { places, type PlaceReader, type UsePart } from './places'
+export { pathOfText } from './places/pictures'
 export { placeIds, placeNames, type PlaceId } from './places/names'
 export {
   countLooks,

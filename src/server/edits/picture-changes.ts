@@ -1,11 +1,14 @@
-import { applyChanges, ChangeUnfit, isStretch, type Change } from '@/core/changes'
+import { applyChanges, ChangeUnfit, isSame, type Change } from '@/core/changes'
 import type { Picture } from '@/core/site'
+import { pathOfText } from '@/core/uses'
 import { hashOf } from '../records/stored'
 import { fileStore, vectorText } from '../storage'
 
-function exchanged(file: string, changes: readonly Change[]): string | undefined {
+const isInText = ({ path }: Change): boolean => isSame([...path], [...pathOfText])
+
+function exchanged(text: string, changes: readonly Change[]): string | undefined {
   try {
-    return applyChanges({ file }, changes)?.file
+    return applyChanges({ file: { text } }, changes)?.file.text
   } catch (error) {
     if (error instanceof ChangeUnfit) return undefined
     throw error
@@ -21,12 +24,12 @@ export async function pictureChanges(
   picture: Picture,
   changes: readonly Change[],
 ): Promise<Change[] | undefined> {
-  const stretches = changes.filter(isStretch)
-  if (stretches.length === 0) return [...changes]
-  const others = changes.filter((change) => !isStretch(change))
+  const inText = changes.filter(isInText)
+  if (inText.length === 0) return [...changes]
+  const others = changes.filter((change) => !isInText(change))
   const text = await vectorText(picture.file)
   if (text === undefined) return undefined
-  const recolored = exchanged(text, stretches)
+  const recolored = exchanged(text, inText)
   if (recolored === undefined) return undefined
   const file = hashOf(recolored)
   await fileStore().put(file, recolored)

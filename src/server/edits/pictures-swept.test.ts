@@ -11,7 +11,7 @@ import {
 import { loadWhole, tidyUp } from '../records'
 import { fileStore, vectorText } from '../storage'
 import { dryRun, planHits } from '../uses'
-import { carryOutWide, undo } from '.'
+import { carryOutWide, listCheckpoints, undo } from '.'
 
 beforeAll(() => openTestDatabase('pictures_swept_test'))
 afterAll(closeTestDatabase)
@@ -70,6 +70,18 @@ test('two colours of a picture that swap, swap; those it does not hold leave it 
     text.replaceAll(/#d65a2a|#1c5a54/g, (found) => (found === '#d65a2a' ? '#1c5a54' : '#d65a2a')),
   )
   expect(await sweepOn({ pairs, scope: 'site' })).toMatchObject({ ok: true })
+  expect(await textNow()).toBe(text)
+})
+
+test('the checkpoint before a sweep brings the file back as well', async () => {
+  const [state, text] = [await stateOf(siteId), await textNow()]
+  expect(await sweepOn(request('#d65a2a', '#2a5ad6'))).toMatchObject({ ok: true })
+  const checkpoints = await listCheckpoints(localOwner, siteId)
+  const checkpoint = checkpoints.ok ? checkpoints.value[0]!.id : ''
+  const intent = { type: 'restore' as const, checkpoint }
+  const back = await carryOutWide(localOwner, siteId, await revisionOf(siteId), intent)
+  expect(back).toMatchObject({ ok: true })
+  expect(await stateOf(siteId)).toBe(state)
   expect(await textNow()).toBe(text)
 })
 

@@ -108,7 +108,7 @@ function GroupRows({ group, most, within, chosen, onChoose }: GroupRowsProps) {
             type="button"
             aria-expanded={isOpen}
             onClick={() => setOpen(!isOpen)}
-            className="absolute top-6 right-11 flex items-center rounded px-1 text-xs font-semibold hover:bg-strong hover:text-on-strong"
+            className="absolute top-5.5 right-11 flex min-h-6 items-center rounded px-1 text-xs font-semibold hover:bg-strong hover:text-on-strong"
           >
             <ChevronRight size={13} className={isOpen ? 'rotate-90' : ''} aria-hidden />
             {counted(members.length, 'colour')}

@@ -3,6 +3,9 @@ import type { PlaceReader } from './reading'
 import { textPart } from './text-part'
 import { textUse } from './text-use'
 
+/** Where a use in a vector picture stands: in the text of its file, which the record does not hold. */
+export const pathOfText = ['file', 'text'] as const
+
 /** What a vector picture paints with, in its file: a page that shows it as a picture gives it no slots. */
 export const readPictures: PlaceReader = ({ picture, svg, pictures }) => {
   if (!picture) return []
@@ -17,7 +20,7 @@ export const readPictures: PlaceReader = ({ picture, svg, pictures }) => {
         place: 'pictures',
         object: 'picture',
         doc: picture.id,
-        path: ['file'],
+        path: [...pathOfText],
         label: picture.fileName,
         owner: { picture: picture.id },
       },
