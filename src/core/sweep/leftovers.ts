@@ -72,7 +72,8 @@ export function leftoverFinder(palette: Palette): (color: Color) => Leftover | u
     const key = opaqueKey(color)
     for (const each of known) {
       if (each.held && each.key !== key) continue
-      const gap = difference(color, each.now)
+      // What is painted alike is the same, whatever lies behind the eighth bit.
+      const gap = opaqueKey(each.now) === key ? 0 : difference(color, each.now)
       const isIt = each.held || gap <= (each.shade ? NEAR_SHADE : NEAR)
       // A slot goes before a shade that is no nearer.
       if (isIt && !(best && best.gap <= gap)) best = { known: each, gap }
