@@ -54,6 +54,9 @@ export function colorKey(color: Color): string {
   return bytes.map((byte) => byte.toString(16).padStart(2, '0')).join('')
 }
 
+/** A key of the colour alone, whatever its alpha: `rrggbb` in hex. */
+export const opaqueKey = (color: Color): string => colorKey(color).slice(0, 6)
+
 /** The colour of a key, as far as a key tells it: 8 bits a channel. */
 export function colorOfKey(key: string): Color {
   const byte = (at: number) => parseInt(key.slice(at, at + 2), 16)

@@ -1,11 +1,13 @@
 export {
   between,
   black,
+  clamp,
   colorKey,
   colorOfKey,
   fromBytes,
   fromChannels,
   inGamut,
+  opaqueKey,
   over,
   sameColor,
   toBytes,

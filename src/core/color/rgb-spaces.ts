@@ -81,10 +81,14 @@ export function linearSrgbToSrgb([r, g, b]: Triple): Triple {
   return [encode(r), encode(g), encode(b)]
 }
 
+const FROM_XYZ = Object.fromEntries(
+  Object.entries(SPACES).map(([name, { toXyz }]) => [name, invert(toXyz)]),
+) as Record<RgbSpaceName, Matrix>
+
 export function rgbSpaceFromSrgb(name: RgbSpaceName, srgb: Triple): Triple {
   const space: RgbSpace = SPACES[name]
   const xyz = space.white === 'D50' ? srgbToXyzD50(srgb) : srgbToXyz(srgb)
-  const [r, g, b] = multiply(invert(space.toXyz), xyz)
+  const [r, g, b] = multiply(FROM_XYZ[name], xyz)
   return [space.encode(r), space.encode(g), space.encode(b)]
 }
 

@@ -27,7 +27,9 @@ export function readHtmlColors(html: string): FoundInCss[] {
   for (let node = open.pop(); node; node = open.pop()) {
     if (!('attrs' in node)) continue
     const place = node.sourceCodeLocation?.startOffset
-    if (place !== undefined && !known.has(place)) found.push(...readAttributes(html, node))
+    if (place !== undefined && !known.has(place)) {
+      for (const find of readAttributes(html, node)) found.push(find)
+    }
     if (place !== undefined) known.add(place)
     if (node.tagName === 'style') for (const find of readStyleBlock(html, node)) found.push(find)
     const { childNodes: inside } = 'content' in node ? node.content : node

@@ -119,6 +119,11 @@ describe('a picture that is made to be slow or deep is read all the same', () =>
     ['attributes', `<svg ${'fill="#111" '.repeat(many)}/>`, many],
     ['references', `<svg fill="${'&#32;'.repeat(many)}#111"/>`, 1],
     ['steps', `<animate attributeName="fill" values="${'#111;'.repeat(many)}"/>`, many],
+    [
+      'more steps than a call takes',
+      `<animate attributeName="fill" values="${'#1;tan;'.repeat(150_000)}"/>`,
+      150_000,
+    ],
     ['sections', `<style>${'<![CDATA[a{fill:#111}]]>'.repeat(20_000)}</style>`, 20_000],
     ['quotes', `<svg a="${'"\'>'.repeat(many)}`, 0],
   ])('%s', (_, svg, count) => {

@@ -89,7 +89,7 @@ function readSvg(svg: string, depth: number): FoundInCss[] {
   /** The text of the style sheet that is open. */
   let sheet: SourceText[] | undefined
   const openTag = () => {
-    found.push(...readTag(svg, tag, attributes, css))
+    for (const find of readTag(svg, tag, attributes, css)) found.push(find)
     attributes = []
   }
   const closeSheet = () => {

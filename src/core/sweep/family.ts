@@ -1,7 +1,8 @@
 import {
-  colorKey,
+  clamp,
   fromOklch,
   mapToGamut,
+  opaqueKey,
   tidyShade,
   toOklch,
   writeHex,
@@ -16,7 +17,12 @@ import { isBound, type ColorDecision, type Palette } from '../site'
  * Below this chroma (OKLCH) a colour has no hue to speak of: whites, blacks, greys.
  * Common practice, no source.
  */
-const GREY = 0.012
+const GREY = 0.02
+
+const isHued = ({ c }: Oklch): boolean => c >= GREY
+
+/** Whether a colour has a hue to speak of. */
+export const hasHue = (color: Color): boolean => isHued(toOklch(color))
 
 /** How far a hue may lie from the family's, in degrees: tints and shades drift a little. Common practice, no source. */
 const KIN = 14
@@ -29,17 +35,15 @@ const hueGap = (a: number, b: number) => Math.abs(((a - b + 540) % 360) - 180)
  */
 export function isKin(head: Color, color: Color): boolean {
   const [a, b] = [toOklch(head), toOklch(color)]
-  if (a.c < GREY || b.c < GREY) return colorKey(head).slice(0, 6) === colorKey(color).slice(0, 6)
+  if (!isHued(a) || !isHued(b)) return opaqueKey(head) === opaqueKey(color)
   return hueGap(a.h, b.h) <= KIN
 }
-
-const clamp = (value: number, low: number, high: number) => Math.max(low, Math.min(high, value))
 
 function moved(target: Oklch, head: Oklch, own: Oklch): Oklch {
   return {
     l: clamp(target.l + own.l - head.l, 0, 1),
     c: Math.max(0, target.c + own.c - head.c),
-    h: target.h + (own.c < GREY || head.c < GREY ? 0 : own.h - head.h),
+    h: target.h + (isHued(own) && isHued(head) ? own.h - head.h : 0),
     alpha: own.alpha,
   }
 }
@@ -69,8 +73,8 @@ export function movedDecision(
   const goal = moved(toOklch(target), toOklch(head), toOklch(own))
   const shade: Shade = {
     lightness: percent(goal.l - slot.l),
-    saturation: slot.c < GREY ? 0 : percent(goal.c / slot.c - 1),
-    hue: slot.c < GREY || goal.c < GREY ? 0 : signedTurn(goal.h - slot.h),
+    saturation: isHued(slot) ? percent(goal.c / slot.c - 1) : 0,
+    hue: isHued(slot) && isHued(goal) ? signedTurn(goal.h - slot.h) : 0,
     alpha: percent(goal.alpha - slot.alpha),
   }
   const tidy = tidyShade(shade)

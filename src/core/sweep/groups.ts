@@ -1,4 +1,5 @@
 import { difference, lightness, toOklch, type Color } from '../color'
+import { hasHue } from './family'
 import type { InventoryEntry } from './inventory'
 
 /** Colours that are one to the eye: the most used of them, and all with it. */
@@ -89,10 +90,7 @@ export const inventoryOrders = {
 export type InventoryOrder = keyof typeof inventoryOrders
 
 /** Greys, which have no hue, come before all that have one. */
-const hueRank = (color: Color): number => {
-  const { c, h } = toOklch(color)
-  return c < 0.012 ? -1 : h
-}
+const hueRank = (color: Color): number => (hasHue(color) ? toOklch(color).h : -1)
 
 /** Groups in another order; as they come where it is by use: slots as in the palette, then loose ones. */
 export function orderGroups(

@@ -47,6 +47,14 @@ test('a shade that is written out where no slot can stand is as it should be', (
   expect(waiting({ difference: 0.4 }, { count: 3, bindable: 1 })).toBe(3)
 })
 
+test('a step of the ramp with a colour of its own is that colour', () => {
+  const plain = holding('#1d5955')
+  const own = { ...plain.slots[brand]!, steps: { 8: '#2e6fb7' } }
+  const palette = { ...plain, slots: { [brand]: own } as Palette['slots'] }
+  expect(found(plain, '#2e6fb7')).toBeUndefined()
+  expect(found(palette, '#2e6fb7')).toMatchObject({ shade: { lightness: 8 }, difference: 0 })
+})
+
 test('greys are left behind by no shade: they come from anywhere', () => {
   const palette = holding('#777777')
   expect(found(palette, '#777777')).toBeDefined()

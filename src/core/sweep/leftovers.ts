@@ -1,14 +1,13 @@
-import { colorKey, colorOf, difference, shadesOf, toOklch, type Color, type Shade } from '../color'
+import { colorOf, difference, opaqueKey, shadesOf, type Color, type Shade } from '../color'
 import { fanOf } from '../palette'
-import { slotColor } from '../resolve'
+import { decisionColor, slotColor } from '../resolve'
 import { isBound, slotsInOrder, type BoundDecision, type Palette, type SlotId } from '../site'
+import { hasHue } from './family'
 
 /** Two colours nearer than this are taken for one another (CIEDE2000; common practice, no source). */
 const NEAR = 5
 /** A shade must be met closer than a slot itself: there are many of them. Common practice, no source. */
 const NEAR_SHADE = 1.5
-/** Tints and shades of what has no hue are greys like any other (OKLCH chroma; common practice, no source). */
-const GREY = 0.02
 
 /** What a loose colour was left behind by: a slot, or a shade of it, that is or once was this colour. */
 export interface Leftover {
@@ -31,8 +30,6 @@ interface Known {
   readonly held: boolean
 }
 
-const opaqueKey = (color: Color) => colorKey(color).slice(0, 6)
-
 function knownOf(palette: Palette): Known[] {
   return slotsInOrder(palette).flatMap(({ id: slot, value, was }): Known[] => {
     if (value === null) return []
@@ -40,19 +37,21 @@ function knownOf(palette: Palette): Known[] {
       isBound(each) && each.shade ? [each.shade] : [],
     )
     const now = slotColor(palette, slot)
-    const shadesNow = shades.map(shadesOf(now))
+    // A step of a slot's ramp may have a colour of its own.
+    const shadesNow = shades.map((shade) => decisionColor(palette, { slot, shade }))
     const once = was.flatMap((old) => colorOf(old) ?? [])
     return [now, ...once].flatMap((color, i): Known[] => {
       const held = i > 0
       const own: Known = { slot, key: opaqueKey(color), now, held }
-      if (toOklch(color).c < GREY) return [own]
-      const shadeOf = shadesOf(color)
+      // Tints and shades of what has no hue are greys like any other.
+      if (!hasHue(color)) return [own]
+      const shadeOf = held ? shadesOf(color) : undefined
       return [
         own,
         ...shades.map((shade, n): Known => ({
           slot,
           shade,
-          key: opaqueKey(shadeOf(shade)),
+          key: opaqueKey(shadeOf?.(shade) ?? shadesNow[n]!),
           now: shadesNow[n]!,
           held,
         })),

@@ -1,4 +1,12 @@
-import { colorKey, colorOf, colorOfKey, difference, tidyShade, type Shade } from '../color'
+import {
+  colorKey,
+  colorOf,
+  colorOfKey,
+  difference,
+  opaqueKey,
+  tidyShade,
+  type Shade,
+} from '../color'
 import { canonicalJson, isBound } from '../site'
 import type { Use } from '../uses'
 import { isKin } from './family'
@@ -31,8 +39,8 @@ export function distanceToKey(
   const wantedKey = colorKey(wanted)
   if (wanted.alpha < 1) return wantedKey === key ? 0 : undefined
   if (key.endsWith('00')) return undefined
-  if (wantedKey.slice(0, 6) === key.slice(0, 6)) return 0
   const color = colorOfKey(key)
+  if (opaqueKey(wanted) === opaqueKey(color)) return 0
   const gap = difference(colorOfKey(wantedKey), color)
   if (gap <= from.within) return gap
   return from.family && isKin(wanted, color) ? BEHIND + gap : undefined

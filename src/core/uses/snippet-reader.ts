@@ -45,7 +45,7 @@ export function readSnippetColors(
         name === 'style'
           ? readCssColors(text.text, 'declarationList', pictures)
           : readValueColors(text.text, name!, pictures)
-      found.push(...inSource(html, text, finds))
+      for (const find of inSource(html, text, finds)) found.push(find)
     }
   }
   return found

@@ -1,16 +1,19 @@
 import { useId, type ReactNode } from 'react'
 
-interface SelectFieldProps {
+interface SelectFieldProps<Value extends string> {
   readonly label: string
   readonly hideLabel?: boolean
-  readonly value: string
-  readonly onChange: (value: string) => void
-  /** `option`s, perhaps in groups. */
-  readonly children: ReactNode
+  readonly value: Value
+  readonly onChange: (value: Value) => void
+  /** What there is to choose, each with its words. */
+  readonly options?: ReadonlyArray<readonly [value: Value, words: string]>
+  /** `option`s, where they stand in groups. */
+  readonly children?: ReactNode
 }
 
 /** One of a list that is too long to be shown at once. */
-export function SelectField({ label, hideLabel, value, onChange, children }: SelectFieldProps) {
+export function SelectField<Value extends string>(props: SelectFieldProps<Value>) {
+  const { label, hideLabel, value, onChange, options = [], children } = props
   const id = useId()
   return (
     <div>
@@ -20,9 +23,14 @@ export function SelectField({ label, hideLabel, value, onChange, children }: Sel
       <select
         id={id}
         value={value}
-        onChange={(event) => onChange(event.target.value)}
+        onChange={(event) => onChange(event.target.value as Value)}
         className="h-8.5 w-full rounded-md border border-edge-strong/60 bg-raised px-2"
       >
+        {options.map(([option, words]) => (
+          <option key={option} value={option}>
+            {words}
+          </option>
+        ))}
         {children}
       </select>
     </div>

@@ -1,4 +1,4 @@
-import { colorOf, difference, parseColor, tidyShade, writeHex } from '@/core/color'
+import { colorOf, difference, opaqueKey, parseColor, tidyShade, writeHex } from '@/core/color'
 import { writeDecision } from '@/core/edit'
 import { canonicalJson, isBound, slotName, type ColorDecision, type Palette } from '@/core/site'
 import {
@@ -39,6 +39,18 @@ export const swapped = ({ id, from, to }: PairDraft): PairDraft => ({
   ...(to ? { from: fromOf(to, from) } : {}),
   ...(from ? { to: soughtOf(from) } : {}),
 })
+
+/** The entries of an inventory that pairs look for, by their keys. */
+export const soughtKeys = (drafts: readonly PairDraft[]): ReadonlySet<string> =>
+  new Set(
+    drafts.flatMap(({ from }) => {
+      const sought = from && soughtOf(from)
+      if (!sought) return []
+      if (isBound(sought)) return [`slot:${sought.slot}`]
+      const color = colorOf(sought.value)
+      return color ? [`${opaqueKey(color)}ff`] : []
+    }),
+  )
 
 /** The faults of the pairs that are complete, by their ids. */
 export function draftFaults(drafts: readonly PairDraft[]): ReadonlyMap<number, PairFault> {

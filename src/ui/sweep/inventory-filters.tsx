@@ -29,12 +29,12 @@ export const wholeInventory: InventoryView = {
 }
 
 /** How near colours are one to the eye, in words. */
-const GROUPED: ReadonlyArray<readonly [within: number, words: string]> = [
-  [0, 'exact'],
-  [1, 'same to the eye'],
-  [2.3, 'within ΔE 2.3'],
-  [5, 'within ΔE 5'],
-  [10, 'within ΔE 10'],
+const GROUPED: ReadonlyArray<readonly [within: string, words: string]> = [
+  ['0', 'exact'],
+  ['1', 'same to the eye'],
+  ['2.3', 'within ΔE 2.3'],
+  ['5', 'within ΔE 5'],
+  ['10', 'within ΔE 10'],
 ]
 
 /** How many uses of a colour wait to be bound to the slot that left them behind. */
@@ -47,6 +47,13 @@ export function isShown({ place, tie }: InventoryView, entry: InventoryEntry): b
   if (tie === 'left') return leftIn(entry) > 0
   return tie === 'all' || !entry.slot
 }
+
+const PLACES: ReadonlyArray<readonly [InventoryView['place'], string]> = [
+  ['all', 'every place'],
+  ...placeIds.map((place) => [place, placeNames[place]] as const),
+]
+const TIES = Object.entries(ties) as Array<[Tie, string]>
+const ORDERS = Object.entries(inventoryOrders) as Array<[InventoryOrder, string]>
 
 interface InventoryFiltersProps {
   readonly view: InventoryView
@@ -69,51 +76,30 @@ export function InventoryFilters({ view, onView }: InventoryFiltersProps) {
           label="Places"
           hideLabel
           value={view.place}
-          onChange={(place) => onView({ ...view, place: place as InventoryView['place'] })}
-        >
-          <option value="all">every place</option>
-          {placeIds.map((place) => (
-            <option key={place} value={place}>
-              {placeNames[place]}
-            </option>
-          ))}
-        </SelectField>
+          options={PLACES}
+          onChange={(place) => onView({ ...view, place })}
+        />
         <SelectField
           label="Bound or loose"
           hideLabel
           value={view.tie}
-          onChange={(tie) => onView({ ...view, tie: tie as Tie })}
-        >
-          {Object.entries(ties).map(([tie, words]) => (
-            <option key={tie} value={tie}>
-              {words}
-            </option>
-          ))}
-        </SelectField>
+          options={TIES}
+          onChange={(tie) => onView({ ...view, tie })}
+        />
         <SelectField
           label="In one group"
           hideLabel
           value={String(view.within)}
+          options={GROUPED}
           onChange={(within) => onView({ ...view, within: Number(within) })}
-        >
-          {GROUPED.map(([within, words]) => (
-            <option key={within} value={within}>
-              {words}
-            </option>
-          ))}
-        </SelectField>
+        />
         <SelectField
           label="Order"
           hideLabel
           value={view.order}
-          onChange={(order) => onView({ ...view, order: order as InventoryOrder })}
-        >
-          {Object.entries(inventoryOrders).map(([order, words]) => (
-            <option key={order} value={order}>
-              {words}
-            </option>
-          ))}
-        </SelectField>
+          options={ORDERS}
+          onChange={(order) => onView({ ...view, order })}
+        />
       </div>
     </div>
   )
