@@ -63,6 +63,10 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'stops-disordered': 'the stops of a gradient go from its beginning to its end',
   'text-changed': 'the text was changed in the meantime',
   'pairs-at-odds': 'two pairs look for the same colour; take one of them away',
+  'add-on-gone': 'that add-on is no longer on the site',
+  'add-on-there': 'the site has such an add-on already',
+  'add-ons-full': 'a site has 40 add-ons at most',
+  'setting-unknown': 'this add-on has no such setting, or it cannot hold that',
   'css-too-deep':
     'its blocks or brackets stand in one another more than 100 deep; is one not closed?',
   malformed: 'it holds text or a value that cannot be kept; look for odd or invisible characters',

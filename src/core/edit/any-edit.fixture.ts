@@ -1,9 +1,10 @@
 import { demoSites } from '@demo/sites'
 import fc from 'fast-check'
 import type * as z from 'zod'
+import { addOnKindIds } from '../add-ons'
 import { propertiesOf } from '../elements'
 import { liveryOf, liveryParts } from '../livery'
-import { fontSchema, fontVersion, textFault, type SiteDocs } from '../site'
+import { fontSchema, fontVersion, textFault, type AddOnSetting, type SiteDocs } from '../site'
 import { structureEdits } from './any-structure.fixture'
 import { editKinds, type Edit } from './edits'
 
@@ -269,6 +270,34 @@ const madeFromSite: Readonly<Partial<Record<EditTypeName, (docs: SiteDocs) => un
         ...demoSites.map((site) => liveryOf(site.frame, {})),
       ),
       parts: fc.subarray([...liveryParts], { minLength: 1 }),
+    }),
+  addAddOn: () =>
+    fc.record({
+      type: fc.constant('addAddOn'),
+      id: fc.constantFrom('extra', 'letter'),
+      kind: fc.constantFrom(...addOnKindIds),
+    }),
+  setAddOn: ({ frame: { addOns, palette } }) =>
+    fc.record(
+      {
+        type: fc.constant('setAddOn'),
+        id: fc.constantFrom('nothing', ...addOns.map(({ id }) => id)),
+        name: fc.constantFrom('Talk to us', 'Chat'),
+        settings: fc.dictionary(
+          fc.constantFrom(...addOns.flatMap(({ settings }) => Object.keys(settings)), 'odd'),
+          fc.oneof(
+            fc.constantFrom<AddOnSetting>('left', 'words', true, 3, { value: 'teal' }),
+            fc.constantFrom(...palette.order.map((slot) => ({ slot }))),
+          ),
+          { maxKeys: 3 },
+        ),
+      },
+      { requiredKeys: ['type', 'id'] },
+    ),
+  removeAddOn: ({ frame: { addOns } }) =>
+    fc.record({
+      type: fc.constant('removeAddOn'),
+      id: fc.constantFrom('nothing', ...addOns.map(({ id }) => id)),
     }),
   addFont: ({ fonts }) => ({
     type: 'addFont',

@@ -189,6 +189,19 @@ const refusals: ReadonlyArray<readonly [string, Edit | Record<string, unknown>]>
   ['css-reaches-out', { type: 'setCustomCss', css: 'a{background:url(//evil.test)}' }],
   ['css-too-deep', { type: 'setCustomCss', css: '@media x{'.repeat(1000) }],
   ['style-gone', look({ style: 'nothing' }, 'fill', null)],
+  ['add-on-there', { type: 'addAddOn', id: 'second', kind: 'chat' }],
+  ['add-on-gone', { type: 'setAddOn', id: 'nothing', name: 'X' }],
+  ['add-on-gone', { type: 'removeAddOn', id: 'nothing' }],
+  ...(
+    [
+      ['setting-unknown', { sparkle: 'x' }],
+      ['setting-unknown', { corner: 'middle' }],
+      ['setting-unknown', { 'launcher.label': 'white' }],
+      ['slot-gone', { 'launcher.label': { slot: 'nowhere' } }],
+    ] as const
+  ).map(
+    ([problem, settings]) => [problem, { type: 'setAddOn', id: 'help-desk', settings }] as const,
+  ),
 ]
 
 test.each(refusals)('%s is told and nothing is changed', (problem, edit) => {

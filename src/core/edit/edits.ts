@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { textFault, type TextFault } from '../site'
+import { addAddOn, removeAddOn, setAddOn } from './add-on-edits'
 import { addSection, moveSection, removeSection, setSection } from './band-edits'
 import { setLooks } from './look-edits'
 import { takeLivery } from './livery-edits'
@@ -83,6 +84,9 @@ export const editKinds = {
   setSettings,
   takeLivery,
   setCustomCss,
+  addAddOn,
+  setAddOn,
+  removeAddOn,
   renameSite,
   addPage,
   movePage,

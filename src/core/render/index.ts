@@ -1,3 +1,4 @@
+export { addOnPages, addOnsCss, type WrittenAddOnPage } from './add-ons'
 export { typefaceCss } from './base-css'
 export { roleProperty, slotProperty } from './css-names'
 export { decisionCss, paintCss } from './paint-css'

@@ -11,6 +11,7 @@ import {
   type Page,
   type SlotId,
 } from '../site'
+import { addOnDecisions } from './add-ons'
 import { slotProperty, writeRules } from './css-names'
 
 type ShadesBySlot = Map<SlotId, Map<string, Shade>>
@@ -53,6 +54,7 @@ export function shadesInUse(frame: Frame, onPages: readonly ColorDecision[]): Sh
     for (const decision of Object.values(theme.dark ?? {})) add(found, decision)
   }
   for (const style of Object.values(frame.styles)) addLooks(found, style.looks)
+  for (const decision of addOnDecisions(frame)) add(found, decision)
   addBody(found, frame.body)
   return found
 }

@@ -14,7 +14,8 @@ import {
 } from '../site'
 import { ownFontFiles } from './fonts'
 import { shadesOnPages } from './palette-css'
-import { renderDocument, renderPageCss, renderSiteCss } from './render'
+import { addOnParts } from './add-ons'
+import { renderAddOnPages, renderDocument, renderPageCss, renderSiteCss } from './render'
 import type { Whereabouts } from './whereabouts'
 
 /** What published pages say of each other: where each lies, by its id. */
@@ -22,6 +23,9 @@ export type PagePaths = Readonly<Record<string, string>>
 
 /** The folder of the dark pages, where visitors switch between two editions. */
 const DARK = 'dark/'
+
+/** The folder of the pages that add-ons bring along. */
+const ADD_ONS = 'add-ons/'
 
 type EditionSide = 'light' | 'dark'
 
@@ -54,14 +58,18 @@ function whereabouts(
         width,
         url: `${up}assets/${narrowerName(picture.fileName, width)}`,
       })),
-    link: (href) => (href.startsWith('page:') ? (file(href.slice(5)) ?? '#') : href),
+    link(href) {
+      const addOn = /^add-on:([a-z-]+)$/.exec(href)?.[1]
+      if (addOn) return `${up}${ADD_ONS}${addOn}.html`
+      return href.startsWith('page:') ? (file(href.slice(5)) ?? '#') : href
+    },
     ...(frame.edition === 'switch'
       ? { twin: { edition, href: (page) => `${other}${file(page)}` } }
       : {}),
   }
 }
 
-/** The stylesheets that all pages share, by name. `onPages` are the shades that pages refer to. */
+/** What all pages share, by name: the stylesheets, and the pages of add-ons. `onPages` are the shades that pages refer to. */
 export function sharedFiles(
   frame: Frame,
   onPages: readonly ColorDecision[],
@@ -69,9 +77,20 @@ export function sharedFiles(
   paths: PagePaths,
 ): Map<string, string> {
   const css = renderSiteCss(frame, onPages, whereabouts(frame, pictures, paths, 'light', fonts))
-  const layers = [css.fonts, css.palette, css.settings, css.themes, css.kinds, css.styles]
+  const layers = [
+    css.fonts,
+    css.palette,
+    css.settings,
+    css.themes,
+    css.kinds,
+    css.styles,
+    css.addOns,
+  ]
   const files = new Map([['site.css', layers.filter(Boolean).join('\n')]])
   if (css.custom) files.set('custom.css', css.custom)
+  for (const [name, html] of renderAddOnPages(frame, ['../site.css'])) {
+    files.set(`${ADD_ONS}${name}.html`, html)
+  }
   return files
 }
 
@@ -113,6 +132,7 @@ export function pageFace(frame: Frame, pictures: Pictures, paths: PagePaths): st
     name,
     edition,
     body,
+    addOns: addOnParts(frame),
     paths,
     contentWidth: settings.contentWidth,
     styles: blends ? styles : {},

@@ -10,8 +10,10 @@ import {
   type SiteDocs,
   type SlotId,
 } from '../site'
+import { addOnsCss } from './add-ons'
 import { writeRules } from './css-names'
 import { slotProperties } from './palette-css'
+import { renderSite } from './published'
 import { renderDocument, renderPageCss, renderSections, renderSiteCss } from './render'
 import { shadesOnPages } from './palette-css'
 import type { Whereabouts } from './whereabouts'
@@ -214,7 +216,10 @@ test('a blending header lets a gradient or a picture of the section under it thr
   const gradient = (from: string, to: string) => ramp(from, to, 180)
   const filled = (rest: unknown) => withPage(pageOf({}, { looks: { fill: { rest } } }))
   const over = filled(gradient('mist', 'paper'))
-  expect(renderSections(over, home.id, where)[0]!.html).toContain('class="section header over"')
+  const header = renderSections(over, home.id, where).find(
+    ({ kind, id }) => kind === 'header' && id === 'header',
+  )
+  expect(header!.html).toContain('class="section header over"')
   const css = renderPageCss(over, home.id, where)
   expect(css).toContain('[data-section="header"] {\n  background: none;')
   expect(css).toContain('[data-section="only"] {\n  background: linear-gradient(180deg')
@@ -273,9 +278,8 @@ describe('HTML', () => {
 
   test('header and footer stand around the bands', () => {
     const ids = renderSections(docs, home.id as PageId, where).map(({ id }) => id)
-    expect(ids[0]).toBe('header')
-    expect(ids.at(-1)).toBe('footer')
-    expect(ids.slice(1, -1)).toEqual(home.body.order)
+    const after = ['add-on letter', 'footer', 'add-on help-desk']
+    expect(ids).toEqual(['header', ...home.body.order, ...after])
   })
 
   test('a document stands by itself, with a policy and a title', () => {
@@ -302,4 +306,27 @@ test('what holds in narrow windows comes behind the rest, the narrower the later
     'a {',
     'd {',
   ])
+})
+
+describe('add-ons', () => {
+  const files = renderSite(docs)
+
+  test('take slots as the site does, in a layer of their own, above custom CSS', () => {
+    const bound = { ...docs.frame.addOns[0]!.settings, 'launcher.background': { slot: 'brand' } }
+    const addOns = [{ ...docs.frame.addOns[0]!, settings: bound }]
+    const css = addOnsCss({ addOns } as unknown as Frame)
+    expect(css).toContain('--launcher-background: var(--slot-brand);')
+    expect(css).toContain('--launcher-label: #ffffff;')
+    expect(files.get('site.css')).toContain('.add-on-chat summary')
+  })
+
+  test('bring their pages along, and their words are never markup', () => {
+    expect(files.get('add-ons/checkout.html')).toContain('<body class="add-on-checkout">')
+    expect(files.get('add-ons/thank-you.html')).toContain('href="../site.css"')
+    const [chat] = docs.frame.addOns
+    const words = { ...chat!.settings, greeting: '<img src=x onerror=alert(1)>' }
+    const frame = { ...docs.frame, addOns: [{ ...chat!, settings: words }] }
+    const html = renderSections({ ...docs, frame }, home.id, where).at(-1)!.html
+    expect(html).toContain('&lt;img src=x onerror=alert(1)&gt;')
+  })
 })

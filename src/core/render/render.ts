@@ -16,6 +16,7 @@ import {
   type SiteDocs,
   type SiteElement,
 } from '../site'
+import { addOnParts, addOnsCss, addOnPages } from './add-ons'
 import { fontCss, kindsCss, settingsCss } from './base-css'
 import { writeRules } from './css-names'
 import { bodyRules, sectionRules, styleRules } from './thing-rules'
@@ -110,16 +111,28 @@ export interface WrittenSection {
   readonly html: string
 }
 
-/** The sections of a page as HTML, top to bottom. */
+/** The sections of a page as HTML, top to bottom, add-ons among them. */
 export function renderSections(docs: SiteDocs, page: PageId, where: Whereabouts): WrittenSection[] {
   const spots = spotsOnPage(docs, page)
   const first = spots.findIndex(({ section }) => section.kind === 'band')
-  return spots.map((spot, i) => ({
+  const written = spots.map((spot, i) => ({
     doc: spot.doc,
     id: spot.section.id,
     kind: spot.section.kind,
     html: writeSection(spot, page, where, i <= first),
   }))
+  const { above, below, corner } = addOnParts(docs.frame)
+  const footer = written.findIndex(({ kind }) => kind === 'footer')
+  const foot = footer < 0 ? written.length : footer
+  const as = (kind: Section['kind'], parts: typeof above) =>
+    parts.map((part) => ({ ...part, kind, doc: 'frame' as const }))
+  return [
+    ...as('header', above),
+    ...written.slice(0, foot),
+    ...as('footer', below),
+    ...written.slice(foot),
+    ...as('footer', corner),
+  ]
 }
 
 /** Where a file of the site lies, by its name. */
@@ -139,6 +152,7 @@ export interface SiteCss {
   readonly themes: string
   readonly kinds: string
   readonly styles: string
+  readonly addOns: string
   readonly custom: string
 }
 
@@ -157,6 +171,7 @@ const siteLayers: {
   kinds: () => kindsCss(),
   styles: (frame, _shades, where) =>
     writeRules([...styleRules(frame, where), ...bodyRules(frame.body, frame, where)]),
+  addOns: (frame) => addOnsCss(frame),
   custom: (frame, _shades, where) => withinSite(frame.customCss, placeOf(where)),
 }
 
@@ -226,6 +241,7 @@ export const pageCssLayers = [
   'kinds',
   'styles',
   'page',
+  'addOns',
   'custom',
 ] as const
 
@@ -247,7 +263,14 @@ export const layerSources: {
   readonly [L in PageCssLayer]: (docs: SiteDocs, page: Page) => readonly unknown[]
 } = {
   fonts: ({ frame, fonts }) => [frame.settings, fonts],
-  palette: ({ frame }, { body }) => [frame.palette, frame.themes, frame.styles, frame.body, body],
+  palette: ({ frame }, { body }) => [
+    frame.palette,
+    frame.themes,
+    frame.styles,
+    frame.addOns,
+    frame.body,
+    body,
+  ],
   settings: ({ frame }) => [frame.settings],
   themes: ({ frame }) => [frame.themes, frame.edition],
   kinds: () => [],
@@ -262,6 +285,7 @@ export const layerSources: {
     frame.styles,
     frame.edition,
   ],
+  addOns: ({ frame }) => [frame.addOns],
   custom: ({ frame, pictures }) => [frame.customCss, pictures],
 }
 
@@ -272,6 +296,7 @@ export const sectionSources = ({ frame, pictures }: SiteDocs, page: Page): reado
   frame.body,
   frame.themes,
   frame.edition,
+  frame.addOns,
   frame.settings.contentWidth,
 ]
 
@@ -296,6 +321,23 @@ export function renderAlone(docs: SiteDocs, page: Page, where: Whereabouts): str
   )
 }
 
+const rootTag = (isDark: boolean) =>
+  isDark ? '<html lang="en" data-edition="dark">' : '<html lang="en">'
+
+/** What every published document says of itself; nothing on it may run. */
+const headOf = (title: string, stylesheets: readonly string[], own: readonly string[] = []) => [
+  tag('meta', { charset: 'utf-8' }),
+  tag('meta', { 'http-equiv': 'Content-Security-Policy', content: pagePolicy }),
+  tag('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
+  tag('title', {}, escapeHtml(title)),
+  ...own,
+  tag('link', { rel: 'icon', href: 'data:,' }),
+  ...stylesheets.map((href) => tag('link', { rel: 'stylesheet', href })),
+]
+
+const documentOf = (root: string, head: readonly string[], body: string) =>
+  `<!doctype html>\n${root}\n<head>\n${head.join('\n')}\n</head>\n${body}\n</html>\n`
+
 /** A whole page that stands by itself. */
 export function renderDocument(
   docs: SiteDocs,
@@ -304,17 +346,10 @@ export function renderDocument(
   stylesheets: readonly string[],
 ): string {
   const isDark = where.twin?.edition === 'dark'
-  const links = stylesheets.map((href) => tag('link', { rel: 'stylesheet', href }))
-  const head = [
-    tag('meta', { charset: 'utf-8' }),
-    tag('meta', { 'http-equiv': 'Content-Security-Policy', content: pagePolicy }),
-    tag('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
-    tag('title', {}, escapeHtml(`${page.title} · ${docs.frame.name}`)),
+  const head = headOf(`${page.title} · ${docs.frame.name}`, stylesheets, [
     tag('meta', { name: 'description', content: page.description }),
-    tag('link', { rel: 'icon', href: 'data:,' }),
     ...(isDark ? [tag('link', { rel: 'canonical', href: where.twin!.href(page.id) })] : []),
-    ...links,
-  ]
+  ])
   const { before, main, after } = inParts(renderSections(docs, page.id, where))
   const lines = (sections: readonly WrittenSection[]) => sections.map(({ html }) => html)
   const sections = [
@@ -322,6 +357,15 @@ export function renderDocument(
     tag('main', {}, `\n${lines(main).join('\n')}\n`),
     ...lines(after),
   ]
-  const root = isDark ? '<html lang="en" data-edition="dark">' : '<html lang="en">'
-  return `<!doctype html>\n${root}\n<head>\n${head.join('\n')}\n</head>\n<body>\n${sections.join('\n')}\n</body>\n</html>\n`
+  return documentOf(rootTag(isDark), head, `<body>\n${sections.join('\n')}\n</body>`)
 }
+
+/** The pages that add-ons bring along, as whole documents, by their names. */
+export const renderAddOnPages = (
+  frame: Frame,
+  stylesheets: readonly string[],
+): Array<[name: string, html: string]> =>
+  addOnPages(frame).map(({ name, title, html }) => [
+    name,
+    documentOf(rootTag(false), headOf(`${title} · ${frame.name}`, stylesheets), html),
+  ])

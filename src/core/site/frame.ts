@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { styledKinds, type StyledKind } from '../elements'
 import { settingsSchema } from '../traits'
+import { addOnSchema, addOnStep, mostAddOns } from './add-on'
 import { styleId } from './ids'
 import { paletteSchema, usualShadeScale } from './palette'
 import { nameText, plainText } from './text'
@@ -25,7 +26,7 @@ import {
 export const mostCustomCss = 200_000
 
 /** The shape of a frame that is written today. */
-export const frameVersion = 9
+export const frameVersion = 10
 
 function styleOf<Kind extends StyledKind>(kind: Kind) {
   return z.strictObject({
@@ -51,13 +52,6 @@ export const elementStyleSchema = z.discriminatedUnion(
 /** Most element styles of a site, base styles that were decided included. */
 export const mostStyles = 300
 
-/** An add-on keeps settings of its own, some of them colours. */
-export const addOnSchema = z.strictObject({
-  id: z.string().max(60),
-  name: nameText,
-  settings: z.record(z.string().max(80), z.union([z.string().max(500), z.number(), z.boolean()])),
-})
-
 /** What all pages of a site share. */
 export const frameSchema = z.strictObject({
   schema: z.literal(frameVersion),
@@ -70,7 +64,7 @@ export const frameSchema = z.strictObject({
   /** Header and footer. */
   body: bodySchema,
   customCss: plainText(mostCustomCss),
-  addOns: z.array(addOnSchema).max(40),
+  addOns: z.array(addOnSchema).max(mostAddOns),
   studies: z.array(studySchema).max(mostStudies),
 })
 
@@ -135,4 +129,6 @@ export const frameSteps: Readonly<Record<number, UpgradeStep>> = {
   7: settingsStep,
   // 9: buttons have a form and an icon.
   8: buttonFormStep,
+  // 10: add-ons are of a kind, and their colours are decisions.
+  9: addOnStep,
 }

@@ -78,6 +78,17 @@ export {
   type Section,
 } from './section'
 export {
+  addOnColors,
+  addOnSchema,
+  addOnText,
+  initialSettings,
+  isColorDecision,
+  longestSetting,
+  mostAddOns,
+  type AddOn,
+  type AddOnSetting,
+} from './add-on'
+export {
   elementStyleSchema,
   frameSchema,
   frameVersion,

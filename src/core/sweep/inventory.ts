@@ -48,7 +48,8 @@ export function inventoryOf(palette: Palette, counts: readonly ColorCount[]): In
 export function takeInventory(palette: Palette, uses: readonly Use[]): InventoryEntry[] {
   const groups = new Map<string, Use[]>()
   for (const use of uses) {
-    if (!use.color) continue
+    // What a slot holds is no use of it.
+    if (!use.color || use.place === 'palette') continue
     const key = isBound(use.decision) ? `slot:${use.decision.slot}` : colorKey(use.color)
     const group = groups.get(key)
     if (group) group.push(use)

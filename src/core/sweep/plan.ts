@@ -6,6 +6,7 @@ import { useKey, type Use } from '../uses'
 import { pairFor } from './match'
 import type { SweepRequest } from './pair'
 import { recodedChanges } from './recoded'
+import { rememberedChanges } from './remembered'
 import { decisionAfter, textAfter, textColorAfter } from './replacement'
 
 /** One line of a dry run. */
@@ -30,6 +31,8 @@ export function hitFor(palette: Palette, use: Use, request: SweepRequest): Hit |
   const pair = pairFor(request.pairs, use)
   if (pair === undefined) return undefined
   const replaced = request.pairs[pair]!
+  // A slot holds a value; it does not refer to another slot.
+  if (use.place === 'palette' && isBound(replaced.to)) return undefined
   const { text: before } = use
   const path = [...use.path]
   const decision = decisionAfter(palette, use, replaced)
@@ -91,5 +94,6 @@ export function changesOfHits(hits: readonly Hit[], record: unknown): Change[] {
   const changes = hits.filter(({ use }) => use.escape !== 'base64').map(({ change }) => change)
   const texts = [...changes.filter(isStretch), ...recodedChanges(inBase64, record)]
   texts.sort((a, b) => b.at - a.at)
-  return [...changes.filter((change) => !isStretch(change)), ...texts]
+  const others = changes.filter((change) => !isStretch(change))
+  return [...others, ...texts, ...rememberedChanges(hits, record)]
 }

@@ -6,6 +6,7 @@ import type {
   ElementId,
   PictureId,
   SectionId,
+  SlotId,
   State,
   StyleId,
   ThemeId,
@@ -56,6 +57,9 @@ export interface Use {
     readonly theme?: ThemeId
     readonly role?: RoleId
     readonly picture?: PictureId
+    readonly slot?: SlotId
+    /** An add-on, by its id. */
+    readonly addOn?: string
     readonly line?: number
   }
 }

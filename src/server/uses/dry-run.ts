@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize'
 import { done, firstHits, type DryRun, type HitCount, type Result } from '@/core/payloads'
 import type { Frame } from '@/core/site'
 import { hitFor, type Hit, type SweepRequest } from '@/core/sweep'
-import { placeIds, usesUnder } from '@/core/uses'
+import { placeIds, usesUnder, type PlaceId } from '@/core/uses'
 import { questionOf, type UseQuestion } from '@/core/wide'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
@@ -51,7 +51,8 @@ function hitOf(frame: Frame, alike: Alike, request: SweepRequest): Hit | undefin
   return use && hitFor(frame.palette, use, request)
 }
 
-const sameOf = ({ written, slot, shade, bindable }: Alike): Same => ({
+const sameOf = ({ place, written, slot, shade, bindable }: Alike): Same => ({
+  place: place as PlaceId,
   written,
   slot: slot ?? '',
   shade: shade ?? '',
@@ -86,7 +87,7 @@ async function think(
   const same = hits.flatMap(([alike, hit]) => (hit ? [] : [sameOf(alike)]))
   const lying = await hitsByRecord(siteId, { question, same }, transaction)
   const [counted] = await select<{ loose: number; pages: number }>(
-    `select (select count(*) from uses where site_id = $1 and color is not null)::int as loose,
+    `select (select count(*) from uses where site_id = $1 and color is not null and place <> 'palette')::int as loose,
        (select count(*) from records where site_id = $1 and kind = 'page')::int as pages`,
     [siteId],
     transaction,

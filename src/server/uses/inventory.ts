@@ -22,7 +22,7 @@ interface Row {
 /** Ways of writing one colour that are told; there may be as many as uses. */
 const MOST_WRITTEN = 12
 
-/** Every colour in use with how often, how it is written and where: one question to the index. */
+/** Every colour in use (what slots hold is none) with how often, how it is written and where: one question to the index. */
 export const inventorySql = `
   select color, slot, sum(count)::int as count, sum(bindable)::int as bindable,
     (array_agg(written order by count desc, written) filter (where slot is null))[1:${MOST_WRITTEN}] as written,
@@ -30,7 +30,7 @@ export const inventorySql = `
   from (
     select color, slot, written, place, count(*) as count,
       count(*) filter (where bindable) as bindable from uses
-    where site_id = $1 group by color, slot, written, place
+    where site_id = $1 and place <> 'palette' group by color, slot, written, place
   ) each group by color, slot`
 
 async function countsOf(siteId: string, palette: Palette, transaction?: Transaction) {
@@ -76,7 +76,7 @@ export function leftovers(actor: Actor, siteId: string): Promise<Result<Leftover
     )
     const counted = await select<{ color: string; count: number; bindable: number }>(
       `select color, count(*)::int as count, (count(*) filter (where bindable))::int as bindable
-       from uses where site_id = $1 and color = any($2::text[]) group by color`,
+       from uses where site_id = $1 and color = any($2::text[]) and place <> 'palette' group by color`,
       [siteId, [...left.keys()]],
       transaction,
     )

@@ -11,6 +11,7 @@ import { readersVersion } from './rows'
 
 /** Uses that a sweep would leave as they are, though it looks for them: they are that already. */
 export interface Same {
+  readonly place: PlaceId
   readonly written: string
   readonly slot: string
   readonly shade: string
@@ -34,10 +35,12 @@ export interface Plan {
 export function whereHits({ question, same }: Pick<Plan, 'question' | 'same'>) {
   const { sql, bind } = whereUses(question, 2)
   const at = 2 + bind.length
-  const not = `(u.written, coalesce(u.slot, ''), coalesce(u.shade, ''), u.bindable) not in
-    (select * from unnest($${at}::text[], $${at + 1}::text[], $${at + 2}::text[], $${at + 3}::boolean[]))`
+  const not = `(u.place, u.written, coalesce(u.slot, ''), coalesce(u.shade, ''), u.bindable) not in
+    (select * from unnest($${at}::text[], $${at + 1}::text[], $${at + 2}::text[], $${at + 3}::text[],
+       $${at + 4}::boolean[]))`
   const skipped = same.length
     ? [
+        same.map(({ place }) => place),
         same.map(({ written }) => written),
         same.map(({ slot }) => slot),
         same.map(({ shade }) => shade),

@@ -1,6 +1,7 @@
 export { askPicture } from './ask-picture'
 export { mostFound, readPicture } from './read-picture'
 export { ColorChooser } from './color-chooser'
+export { ColorField } from './color-field'
 export { ColorEditor } from './later-editor'
 export { loadNames, useNames, type Names } from './color-names'
 export { PictureSource } from './picture-source'

@@ -179,6 +179,8 @@ export interface ViewState {
   readonly cssDraft?: { readonly text: string; readonly from: string }
   /** The line of the custom CSS that one goes to. */
   readonly cssLine?: number
+  /** The add-on whose settings are shown. */
+  readonly shownAddOn?: string
   readonly middle: Middle
   /** Where the page before is parted from the page after, 0…1 of its width; absent when only one is shown. */
   readonly divider?: number

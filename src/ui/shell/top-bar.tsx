@@ -36,6 +36,7 @@ const VIEWS = [
   ['/themes', 'Themes'],
   ['/looks', 'Looks'],
   ['/rhythm', 'Rhythm'],
+  ['/add-ons', 'Add-ons'],
   ['/sweep', 'Sweep'],
   ['/history', 'History'],
 ] as const

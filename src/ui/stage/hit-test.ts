@@ -29,6 +29,16 @@ export function hitTest(
   return { selection: { ...base, element: id, property: facet.key }, target: holder }
 }
 
+/** The add-on that lies at a point of the stage, by its id: the site shows it and does not paint it. */
+export function addOnAt(
+  stage: Document,
+  x: number,
+  y: number,
+): { readonly id: string; readonly target: Element } | undefined {
+  const target = stage.elementFromPoint(x, y)?.closest('[data-add-on]')
+  return target ? { id: target.getAttribute('data-add-on')!, target } : undefined
+}
+
 /** The box on the stage that stands for a selection. */
 export function selectedNode(stage: Document, selection: Selection): HTMLElement | null {
   const sections = stage.querySelectorAll<HTMLElement>(

@@ -9,12 +9,13 @@ import {
   type PointerEvent,
 } from 'react'
 import { useEditor, useEditorState, type Selection } from '../editor'
-import { hitTest } from './hit-test'
+import { addOnAt, hitTest } from './hit-test'
 import { ledByKeys } from './led-by-keys'
 import { Outlines } from './outline-layer'
 import { selectionLabel } from './outlines'
 import { stageStore } from './stage-access'
 import { markPointed } from './stage-document'
+import { useAddOns } from './use-add-ons'
 import { walkByKeys, without } from './walk-keys'
 import { wordsAt } from './words-at'
 
@@ -52,6 +53,7 @@ function Announced() {
 export function StageLayer({ scale, onKey, onPoint }: StageLayerProps) {
   const editor = useEditor()
   const [hover, setHover] = useState<{ target: Element; label: string }>()
+  const addOns = useAddOns()
   const isWriting = useEditorState((state) => !!state.words)
   const layer = useWriterBack(isWriting)
 
@@ -69,10 +71,18 @@ export function StageLayer({ scale, onKey, onPoint }: StageLayerProps) {
     markPointed(stage.document, brush ? null : stage.document.elementFromPoint(x, y))
     return hitTest(stage.document, docs, x, y)
   }
+  const addOnUnder = (event: MouseEvent<HTMLElement>) => {
+    const { stage } = stageStore.getState()
+    return stage && addOnAt(stage.document, ...placeOf(event))
+  }
   const point = (event: PointerEvent<HTMLElement>) => {
     const found = hit(event)
     const { docs } = editor.store.getState()
-    setHover(found && { target: found.target, label: selectionLabel(docs, found.selection) })
+    if (found) {
+      return setHover({ target: found.target, label: selectionLabel(docs, found.selection) })
+    }
+    const addOn = addOnUnder(event)
+    setHover(addOn && { target: addOn.target, label: addOns.label(addOn.id) })
   }
   const leave = () => {
     setHover(undefined)
@@ -89,6 +99,8 @@ export function StageLayer({ scale, onKey, onPoint }: StageLayerProps) {
     const { selection, also = [] } = editor.store.getState()
     const found = hit(event)?.selection
     onPoint(found)
+    const addOn = found ? undefined : addOnUnder(event)
+    if (addOn) addOns.tell(addOn.id)
     const isMore = event.shiftKey && found?.element && selection?.element
     if (!isMore) return editor.show({ selection: found, also: undefined })
     // The one that was chosen last is what the panel tells of; once more leaves it out again.

@@ -1,11 +1,8 @@
 import { ArrowLeftRight, ArrowRight, X } from 'lucide-react'
-import { decisionWords } from '@/core/edit'
-import { isBound, type ColorDecision, type SiteDocs } from '@/core/site'
+import { isBound } from '@/core/site'
 import type { PairFault, SweepFrom } from '@/core/sweep'
-import { ColorChooser } from '../color'
-import { useEditorState } from '../editor'
-import { decisionHex } from '../look'
-import { IconButton, Popover, Swatch, Tick } from '../kit'
+import { ColorField } from '../color'
+import { IconButton, Tick } from '../kit'
 import { canSwap, fromOf, nearness, soughtOf, swapped, type PairDraft } from './draft'
 
 interface PairRowProps {
@@ -15,9 +12,6 @@ interface PairRowProps {
   readonly onRemove: () => void
 }
 
-const box =
-  'flex h-12 min-w-0 items-center gap-3 rounded-md border border-edge-strong/60 bg-raised px-2.5 text-left hover:bg-hover'
-
 const faultWords: Readonly<Record<PairFault, string>> = {
   same: 'Both sides are the same colour; nothing would change. Choose another for one of them.',
   'at-odds':
@@ -26,26 +20,23 @@ const faultWords: Readonly<Record<PairFault, string>> = {
 
 /** What is looked for and what it becomes, with what of its kin goes along. */
 export function PairRow({ pair, fault, onChange, onRemove }: PairRowProps) {
-  const docs = useEditorState((state) => state.docs)
   const { from, to } = pair
   return (
     <div className="grid gap-1.5" data-testid="pair">
       <div className="grid grid-cols-[minmax(0,1fr)_24px_minmax(0,1fr)_32px_32px] items-center gap-2">
-        <Side
+        <ColorField
           label="Look for"
           decision={from && soughtOf(from)}
           hint={from ? fromHint(from) : ''}
           unset="Choose what to look for …"
-          docs={docs}
           onChoose={(decision) => onChange({ ...pair, from: fromOf(decision, from) })}
         />
         <ArrowRight size={18} className="justify-self-center" aria-label="becomes" />
-        <Side
+        <ColorField
           label="Replace by"
           decision={to}
           hint={to && isBound(to) ? 'binds to the slot' : 'stays loose'}
           unset="Choose what it becomes …"
-          docs={docs}
           onChoose={(decision) => onChange({ ...pair, to: decision })}
         />
         <IconButton
@@ -98,40 +89,4 @@ export function PairRow({ pair, fault, onChange, onRemove }: PairRowProps) {
 const fromHint = (from: SweepFrom): string => {
   if ('value' in from) return 'loose, wherever it is'
   return from.shade ? 'this shade alone' : 'all bound to it, shades too'
-}
-
-interface SideProps {
-  readonly label: string
-  readonly decision: ColorDecision | undefined
-  readonly hint: string
-  readonly unset: string
-  readonly docs: SiteDocs
-  readonly onChoose: (decision: ColorDecision) => void
-}
-
-/** One side of a pair: what it is, and the palette to choose another from. */
-function Side({ label, decision, hint, unset, docs, onChoose }: SideProps) {
-  return (
-    <Popover
-      label={label}
-      width={300}
-      trigger={
-        <button type="button" className={box}>
-          {decision ? (
-            <>
-              <Swatch color={decisionHex(docs.frame.palette, decision)} size={30} />
-              <span className="min-w-0">
-                <b className="block truncate">{decisionWords(decision, docs)}</b>
-                <span className="block truncate text-xs text-soft">{hint}</span>
-              </span>
-            </>
-          ) : (
-            <span className="font-semibold">{unset}</span>
-          )}
-        </button>
-      }
-    >
-      <ColorChooser label={label} value={decision} onChoose={onChoose} />
-    </Popover>
-  )
 }

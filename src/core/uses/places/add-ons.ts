@@ -1,29 +1,35 @@
+import { addOnKindOf, type AddOnColor } from '../../add-ons'
 import { colorOf } from '../../color'
 import { textLines } from '../../css'
-import type { Frame } from '../../site'
-import type { Use } from '../use'
+import { isColorDecision, type AddOn } from '../../site'
+import type { Use, UsePaints } from '../use'
+import { decisionUse } from './decision-use'
 import type { PlaceReader } from './reading'
 import { textPart } from './text-part'
 import { textUse } from './text-use'
 
-function addOnUses({ name, settings }: Frame['addOns'][number], i: number): Use[] {
-  return Object.entries(settings).flatMap(([key, setting]) => {
-    if (typeof setting !== 'string' || !looksLikeColor(setting)) return []
-    const find = {
-      start: 0,
-      text: setting,
-      property: key,
-      paints: 'other' as const,
-      bindable: false,
-    }
-    return textUse(textLines(setting), find, {
+const colorsOf = ({ kind }: AddOn): Readonly<Record<string, AddOnColor>> =>
+  kind === 'other' ? {} : addOnKindOf(kind).colors
+
+function addOnUses(addOn: AddOn, i: number): Use[] {
+  const colors = colorsOf(addOn)
+  return Object.entries(addOn.settings).flatMap(([key, setting]) => {
+    const known = colors[key]
+    const where = {
       place: 'add-ons',
       object: 'add-on',
       doc: 'frame',
       path: ['addOns', i, 'settings', key],
-      label: `${name}, ${key}`,
-      owner: {},
-    })
+      label: `${addOn.name}, ${known ? known.label.toLowerCase() : key}`,
+      owner: { addOn: addOn.id },
+    } as const
+    const paints: UsePaints = known?.paints ?? 'other'
+    if (isColorDecision(setting)) {
+      return [decisionUse(setting, { ...where, property: key, paints })]
+    }
+    if (typeof setting !== 'string' || !looksLikeColor(setting)) return []
+    const find = { start: 0, text: setting, property: key, paints, bindable: false }
+    return textUse(textLines(setting), find, where)
   })
 }
 

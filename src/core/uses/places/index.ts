@@ -3,6 +3,7 @@ import { readContent } from './content'
 import { readCustomCss } from './custom-css'
 import { readEmbeds } from './embeds'
 import type { PlaceId } from './names'
+import { readPalette } from './palette'
 import { readPictures } from './pictures'
 import type { PlaceReader } from './reading'
 import { readShared } from './shared'
@@ -21,4 +22,5 @@ export const places: Readonly<Record<PlaceId, PlaceReader>> = {
   'custom-css': readCustomCss,
   'add-ons': readAddOns,
   pictures: readPictures,
+  palette: readPalette,
 }

@@ -3,6 +3,7 @@
  * file of its own and in the table beside this one; its name is known without what it takes to read it.
  */
 export const placeNames = {
+  palette: 'Palette',
   content: 'Page content',
   shared: 'Header and footer',
   themes: 'Themes',

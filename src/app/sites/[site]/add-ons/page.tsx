@@ -1,0 +1,5 @@
+import { AddOnsView } from '@/ui/add-ons'
+
+export default function AddOnsPage() {
+  return <AddOnsView />
+}

@@ -1,0 +1,1 @@
+export { AddOnsView } from './add-ons-view'
