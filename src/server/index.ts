@@ -36,6 +36,7 @@ export {
   readPicture,
   siteCounts,
 } from './sites'
+export { picturesHolding, recoloredPicture } from './recoloring'
 export { readFontFile, takeFont } from './fonts'
 export { changeLivery, keepLivery, listLiveries, liveryFrom } from './liveries'
 export { beginFromArchive, mostArchive, writeArchive } from './archive'

@@ -106,6 +106,8 @@ const pictureWords: Readonly<Record<PictureFault, string>> = {
   'cut-short': 'This picture is cut short or broken. Save or fetch it once more, then try again.',
   'too-many-pixels':
     'This picture has more than 64 million pixels. Make it smaller; 2,560 across is plenty for a page.',
+  vector: 'that picture is drawn; its colours are swept where they are written',
+  'no-such-hue': 'nothing in that picture is of the hue that is looked for; let more of it count',
   'unclean-vector':
     'This SVG is too large, too deep or not well formed. Save it anew as a plain SVG, then try again.',
 }

@@ -13,6 +13,7 @@ export {
   toBytes,
   white,
   type Color,
+  type Triple,
 } from './color'
 export { fromHsl, fromHwb, toHsl, toHwb, type Hsl } from './hsl'
 export { cssName } from './names'
@@ -37,4 +38,5 @@ export {
   type Shade,
 } from './shade'
 export { fromOklch, toOklch, type Oklch } from './oklch'
-export { fromOklab, toOklab, type Oklab } from './oklab'
+export { fromOklab, linearToOklab, oklabToLinear, toOklab, type Oklab } from './oklab'
+export { encode, linearize } from './xyz'

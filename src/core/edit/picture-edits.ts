@@ -71,6 +71,8 @@ const exchangePictureCommand = z.strictObject({
     height: true,
   }).shape,
   alt: pictureSchema.shape.alt,
+  /** The picture as it was is kept under this id and file name, beside the other. */
+  original: pictureSchema.pick({ id: true, fileName: true }).optional(),
 })
 
 /**
@@ -80,8 +82,11 @@ const exchangePictureCommand = z.strictObject({
 export const exchangePicture = defineEdit<z.infer<typeof exchangePictureCommand>>({
   type: 'exchangePicture',
   schema: exchangePictureCommand,
-  needs: ({ picture: id }) => [{ kind: 'picture', id }],
-  apply({ frame, pictures }, { type: _type, picture: id, ...given }) {
+  needs: ({ picture: id, original }) => [
+    { kind: 'picture', id },
+    ...(original ? [{ kind: 'picture' as const, id: original.id }] : []),
+  ],
+  apply({ frame, pictures }, { type: _type, picture: id, original, ...given }) {
     const picture = own(pictures, id)
     if (!picture) return 'picture-gone'
     const { fileName: old, mediaType } = picture
@@ -90,6 +95,12 @@ export const exchangePicture = defineEdit<z.infer<typeof exchangePictureCommand>
       (each) => each.id !== id && each.fileName === fileName,
     )
     if (isTaken) return 'file-taken'
+    if (original) {
+      if (own(pictures, original.id)) return 'picture-taken'
+      const names = Object.values(pictures).map((each) => each.fileName)
+      if (original.fileName === fileName || names.includes(original.fileName)) return 'file-taken'
+      pictures[original.id] = { ...picture, ...original }
+    }
     if (fileName !== old) frame.customCss = renamedIn(frame.customCss, old, fileName)
     Object.assign(picture, given, { fileName })
     // Where the new one is cut is for whoever sees it to say.

@@ -13,6 +13,8 @@ export {
   checkpointRequest,
   copyPaletteRequest,
   dryRunRequest,
+  recolorRequest,
+  type RecolorRequest,
   keepLiveryRequest,
   liveryDeed,
   mostSent,

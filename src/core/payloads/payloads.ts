@@ -235,6 +235,37 @@ export interface HitWindow {
   readonly hits: readonly HitLine[]
 }
 
+/** Colours that pictures can be asked for at a time. */
+export const mostHeldColors = 20
+
+/** A picture of pixels that shows one of the colours that were asked for. */
+export interface HoldingPicture extends Pick<Picture, 'id' | 'fileName' | 'file'> {
+  /** How much of it is of that colour, 0…1. */
+  readonly share: number
+  /** Which of the colours it is. */
+  readonly color: number
+  /** On how many pages it stands. */
+  readonly pages: number
+}
+
+/** The pictures that show some colours; `more` of them are not told, and `waiting` ones were not looked at yet. */
+export interface HoldingPictures {
+  readonly pictures: readonly HoldingPicture[]
+  readonly more: number
+  readonly waiting: number
+}
+
+/** A copy of a picture in another hue, as its record would be. */
+export interface RecoloredPicture extends Pick<
+  Picture,
+  'file' | 'fileName' | 'mediaType' | 'width' | 'height'
+> {
+  /** How much of it was recoloured, 0…1. */
+  readonly share: number
+  /** A file name that the original can be kept under. */
+  readonly originalName: string
+}
+
 /** How a long piece of work stands. */
 export interface JobState {
   readonly id: string

@@ -2,7 +2,15 @@ import type { EditProblem } from '../edit'
 
 /** What can be expected to go wrong, as data; the words for it stand in the interface. */
 /** Why a file is no picture that can be taken. */
-export type PictureFault = 'not-a-picture' | 'cut-short' | 'too-many-pixels' | 'unclean-vector'
+export type PictureFault =
+  | 'not-a-picture'
+  | 'cut-short'
+  | 'too-many-pixels'
+  | 'unclean-vector'
+  /** It is drawn, not made of pixels: a sweep changes its colours where they are written. */
+  | 'vector'
+  /** Nothing in it is of the hue that is looked for. */
+  | 'no-such-hue'
 
 /** Why a file is no font that can be taken. */
 export type FontFault =

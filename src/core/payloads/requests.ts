@@ -44,6 +44,13 @@ export const rhythmRequest = z.strictObject({
   pages: z.array(pageId).min(1).max(10_000).optional(),
   shown: z.array(pageId).max(200),
 })
+/** One hue of a picture becomes another; how far from it counts, in degrees of OKLCH. */
+export const recolorRequest = z.strictObject({
+  from: colorText,
+  to: colorText,
+  tolerance: z.number().min(1).max(90),
+})
+export type RecolorRequest = z.infer<typeof recolorRequest>
 export const dryRunRequest = z.strictObject({ sweep: sweepRequest })
 /** Begins a site: empty, perhaps around a colour, or as a copy of another one. */
 export const beginRequest = z.strictObject({

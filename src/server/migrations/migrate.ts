@@ -10,6 +10,7 @@ import * as shelf from './006-shelf'
 import * as parts from './007-parts'
 import * as liveries from './008-liveries'
 import * as escapes from './009-escapes'
+import * as tones from './010-tones'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -27,6 +28,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '007-parts': parts,
   '008-liveries': liveries,
   '009-escapes': escapes,
+  '010-tones': tones,
 }
 
 export const migrationNames = Object.keys(migrations)

@@ -43,6 +43,7 @@ test('a database of the version before comes up with everything that was in it',
     '007-parts',
     '008-liveries',
     '009-escapes',
+    '010-tones',
   ])
   expect(await bringUpToDate()).toBeGreaterThan(10)
   const docs = await loadWhole(site)

@@ -7,7 +7,7 @@ import { fileStore } from '../storage'
 import { readyPicture } from './ready-picture'
 
 /** A file name that published sites can have and no other picture of the site has. */
-async function freeName(siteId: string, given: string, ending: string): Promise<string> {
+export async function freeName(siteId: string, given: string, ending: string): Promise<string> {
   const stem = idFromName(given.replace(/\.[^.]*$/, ''), [], 'picture')
   const rows = await select<{ path: string }>(
     `select path from records where site_id = $1 and kind = 'picture' and starts_with(path, $2)`,

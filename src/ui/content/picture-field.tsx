@@ -9,7 +9,7 @@ import { Button, FileButton, later, Popover, TextField } from '../kit'
 import { editProblemWords, problemWords } from '../words'
 import type { FieldProps } from './field-props'
 import { FocusPoint } from './focus-point'
-import { exchangeFile, takeFile } from './take-file'
+import { exchangeFile, pictureTypes, takeFile } from './take-file'
 
 /** Fetched in the first quiet moment: every picture of ours is a function of its own. */
 const DrawnPictures = later(async () => (await import('./drawn-pictures')).DrawnPictures)
@@ -122,8 +122,6 @@ function Everywhere({ picture }: { readonly picture: Picture }) {
     </>
   )
 }
-
-const pictureTypes = 'image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml'
 
 interface PictureChoiceProps {
   readonly chosen: string

@@ -4,6 +4,9 @@ import type { Editor } from '../editor'
 import { newId } from '../new-id'
 import { editProblemWords, problemWords } from '../words'
 
+/** Kinds of files that are taken as pictures. */
+export const pictureTypes = 'image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml'
+
 type Taken =
   { readonly ok: true; readonly picture: Picture } | { readonly ok: false; readonly words: string }
 

@@ -1,7 +1,15 @@
 'use client'
 
 import { useEffect, useState } from 'react'
-import type { BrokenLinks, DryRun, Inventory, Leftovers, PartPlaces, Result } from '@/core/payloads'
+import type {
+  BrokenLinks,
+  DryRun,
+  HoldingPictures,
+  Inventory,
+  Leftovers,
+  PartPlaces,
+  Result,
+} from '@/core/payloads'
 import type { SweepRequest } from '@/core/sweep'
 import { problemWords } from '../words'
 import { useEditor, useEditorState } from './context'
@@ -59,6 +67,25 @@ export function useDryRun(request: SweepRequest | undefined): Asked<DryRun> {
   const { client } = useEditor()
   const asked = useAnswer(request && (() => client.dryRun(request)), [client, request])
   return request ? asked : {}
+}
+
+/** The pictures of pixels that show some colours, by their keys; asked again until all were looked at. */
+export function usePicturesHolding(keys: readonly string[]): Asked<HoldingPictures> {
+  const { client } = useEditor()
+  const [round, setRound] = useState(0)
+  const wanted = keys.join(',')
+  const asked = useAnswer(wanted ? () => client.picturesHolding(wanted.split(',')) : undefined, [
+    client,
+    wanted,
+    round,
+  ])
+  const waiting = asked.value?.waiting ?? 0
+  useEffect(() => {
+    if (waiting === 0) return undefined
+    const again = setTimeout(() => setRound((now) => now + 1), 50)
+    return () => clearTimeout(again)
+  }, [asked.value, waiting])
+  return wanted ? asked : {}
 }
 
 /** On how many pages each part of the site stands; asked where it is wanted. */

@@ -6,6 +6,7 @@ import {
   type DryRun,
   type HistoryPage,
   type HitWindow,
+  type HoldingPictures,
   type Inventory,
   type Leftovers,
   type JobState,
@@ -20,6 +21,8 @@ import {
   type PartPlaces,
   type ProposedRhythms,
   type Publication,
+  type RecolorRequest,
+  type RecoloredPicture,
   type Saved,
   type ShareEntry,
   type SiteCounts,
@@ -86,6 +89,10 @@ export function siteClient(site: string) {
     silentPictures: () => call<readonly string[]>(`${at}/pictures?silent`),
     takePicture: (file: Blob, name: string) =>
       call<TakenPicture>(`${at}/pictures?${query({ name: name.slice(0, 120) })}`, file),
+    picturesHolding: (keys: readonly string[]) =>
+      call<HoldingPictures>(`${at}/pictures?${query({ holding: keys.join(',') })}`),
+    recoloredPicture: (id: string, request: RecolorRequest) =>
+      call<RecoloredPicture>(`${at}/pictures/${encodeURIComponent(id)}/recolored`, request),
     cleanedSnippet: (html: string) => call<CleanedSnippet>(`${at}/snippets`, { html }),
     takeFont: (file: Blob) => call<TakenFont>(`${at}/fonts`, file),
     history: (before?: number) => call<HistoryPage>(`${at}/edits?${query({ before })}`),

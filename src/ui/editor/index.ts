@@ -5,6 +5,7 @@ export {
   useDryRun,
   useInventory,
   useLeftovers,
+  usePicturesHolding,
   usePartPlaces,
   useSilentPictures,
 } from './asked'

@@ -1,5 +1,6 @@
 import { colorOf, difference, opaqueKey, parseColor, tidyShade, writeHex } from '@/core/color'
 import { writeDecision } from '@/core/edit'
+import { decisionColor } from '@/core/resolve'
 import { canonicalJson, isBound, slotName, type ColorDecision, type Palette } from '@/core/site'
 import {
   boundTo,
@@ -10,6 +11,7 @@ import {
   type SweepPair,
   type SweepRequest,
 } from '@/core/sweep'
+import type { Going } from '../recolor'
 
 /** A pair while it is put together: either side may still be open. */
 export interface PairDraft {
@@ -58,6 +60,13 @@ export function draftFaults(drafts: readonly PairDraft[]): ReadonlyMap<number, P
   const faults = pairFaults(complete)
   return new Map(complete.flatMap(({ id }, i) => (faults[i] ? [[id, faults[i]] as const] : [])))
 }
+
+/** The colours that go by some pairs, each with what it becomes, as far as that is chosen. */
+export const goingIn = (palette: Palette, drafts: readonly PairDraft[]): Going[] =>
+  drafts.flatMap(({ from, to }) => {
+    const color = from && decisionColor(palette, soughtOf(from))
+    return color ? [{ color, ...(to ? { to } : {}) }] : []
+  })
 
 /** How near counts, as CIEDE2000, in words. */
 export const nearness: ReadonlyArray<readonly [within: number, words: string]> = [

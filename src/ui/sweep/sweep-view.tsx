@@ -12,8 +12,9 @@ import {
   type Editor,
 } from '../editor'
 import { Notice } from '../kit'
+import { HoldingList } from '../recolor'
 import { counted, problemWords } from '../words'
-import { soughtKeys } from './draft'
+import { goingIn, soughtKeys } from './draft'
 import { HitList } from './hit-list'
 import { InventoryList } from './inventory-list'
 import { PairsPane } from './pairs-pane'
@@ -41,6 +42,7 @@ async function sweep(editor: Editor, request: SweepRequest): Promise<boolean> {
 export function SweepView() {
   const editor = useEditor()
   const job = useEditorState(({ jobs }) => jobs.find(({ kind }) => kind === 'wide'))
+  const palette = useEditorState((state) => state.docs.frame.palette)
   const pairs = usePairs()
   const [ticks, setTicks] = useState(allTicked)
   const [busy, setBusy] = useState(false)
@@ -82,6 +84,7 @@ export function SweepView() {
           <p className="p-6 text-center text-soft">Nothing on the site matches these pairs.</p>
         )}
         {run && run.count > 0 && <HitList run={run} ticks={ticks} onTick={setTicks} />}
+        <HoldingList going={goingIn(palette, pairs.pairs)} />
       </section>
       <aside aria-label="Dry run" className="min-h-0 overflow-y-auto border-l border-edge p-4">
         <SweepSummary

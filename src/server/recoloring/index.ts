@@ -1,0 +1,2 @@
+export { picturesHolding } from './holding'
+export { recoloredPicture } from './recolored'

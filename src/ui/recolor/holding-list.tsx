@@ -1,0 +1,86 @@
+'use client'
+
+import { useState } from 'react'
+import { opaqueKey, writeHex, type Color } from '@/core/color'
+import type { HoldingPicture } from '@/core/payloads'
+import { canRecolor } from '@/core/picture'
+import { pictureAddress } from '@/core/render'
+import type { ColorDecision } from '@/core/site'
+import { useEditorState, usePicturesHolding } from '../editor'
+import { Button, Notice } from '../kit'
+import { counted } from '../words'
+import { RecolorDialog } from './recolor-dialog'
+
+/** A colour that goes, and what it becomes, where that is known. */
+export interface Going {
+  readonly color: Color
+  readonly to?: ColorDecision
+}
+
+interface HoldingListProps {
+  readonly going: readonly Going[]
+}
+
+const percent = (share: number) =>
+  `${share < 0.1 ? (share * 100).toFixed(1) : Math.round(share * 100)} %`
+
+/** Pictures of pixels that show a colour which goes: nothing of them follows by itself. */
+export function HoldingList({ going }: HoldingListProps) {
+  const siteId = useEditorState((state) => state.siteId)
+  const sought = going.filter(({ color }) => canRecolor(color))
+  const { value, failure } = usePicturesHolding(sought.map(({ color }) => opaqueKey(color)))
+  const [open, setOpen] = useState<HoldingPicture>()
+  const pair = open && sought[open.color]
+  if (failure) return <Notice>{failure}</Notice>
+  if (!value || (value.pictures.length === 0 && value.waiting === 0)) return null
+  return (
+    <section
+      aria-label="Pictures that would not follow"
+      className="grid gap-2 border-t border-edge pt-3"
+    >
+      <h3 className="font-bold">
+        {counted(value.pictures.length + value.more, 'picture')} of pixels that would not follow
+      </h3>
+      {value.waiting > 0 && (
+        <p className="text-xs text-soft" role="status">
+          Looking at {counted(value.waiting, 'more picture')} …
+        </p>
+      )}
+      <ul className="flex gap-2 overflow-x-auto pb-1">
+        {value.pictures.map((picture) => (
+          <li
+            key={picture.id}
+            className="grid w-44 shrink-0 gap-1 rounded-md border border-edge bg-raised p-2"
+          >
+            <img
+              src={pictureAddress(siteId)(picture.id, picture.file)}
+              alt=""
+              className="h-20 w-full rounded-sm object-cover"
+            />
+            <span className="truncate font-semibold" title={picture.fileName}>
+              {picture.fileName}
+            </span>
+            <span className="text-xs text-soft">
+              {percent(picture.share)} of it, on {counted(picture.pages, 'page')}
+            </span>
+            <Button onClick={() => setOpen(picture)}>Recolour …</Button>
+          </li>
+        ))}
+      </ul>
+      {value.more > 0 && (
+        <p className="text-xs text-soft">
+          {counted(value.more, 'picture')} with less of it are not shown; they are once these are
+          done.
+        </p>
+      )}
+      {open && pair && (
+        <RecolorDialog
+          picture={open}
+          from={writeHex({ ...pair.color, alpha: 1 })}
+          to={pair.to}
+          onLeave={() => setOpen(undefined)}
+        />
+      )}
+    </section>
+  )
+}

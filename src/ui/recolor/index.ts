@@ -1,0 +1,1 @@
+export { HoldingList, type Going } from './holding-list'
