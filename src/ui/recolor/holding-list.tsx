@@ -1,21 +1,25 @@
 'use client'
 
 import { useState } from 'react'
-import { opaqueKey, writeHex, type Color } from '@/core/color'
+import { difference, opaqueKey, writeHex, type Color } from '@/core/color'
 import type { HoldingPicture } from '@/core/payloads'
 import { canRecolor } from '@/core/picture'
 import { pictureAddress } from '@/core/render'
+import { decisionColor } from '@/core/resolve'
 import type { ColorDecision } from '@/core/site'
 import { useEditorState, usePicturesHolding } from '../editor'
 import { Button, Notice } from '../kit'
 import { counted } from '../words'
 import { RecolorDialog } from './recolor-dialog'
 
-/** A colour that goes, and what it becomes, where that is known. */
+/** A colour that goes, and what it becomes. */
 export interface Going {
   readonly color: Color
-  readonly to?: ColorDecision
+  readonly to: ColorDecision
 }
+
+/** CIEDE2000 below which nobody sees that a picture did not follow. Common practice, no source. */
+const WORTH_IT = 5
 
 interface HoldingListProps {
   readonly going: readonly Going[]
@@ -27,7 +31,11 @@ const percent = (share: number) =>
 /** Pictures of pixels that show a colour which goes: nothing of them follows by itself. */
 export function HoldingList({ going }: HoldingListProps) {
   const siteId = useEditorState((state) => state.siteId)
-  const sought = going.filter(({ color }) => canRecolor(color))
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  const sought = going.filter(
+    ({ color, to }) =>
+      canRecolor(color) && difference(color, decisionColor(palette, to)) > WORTH_IT,
+  )
   const { value, failure } = usePicturesHolding(sought.map(({ color }) => opaqueKey(color)))
   const [open, setOpen] = useState<HoldingPicture>()
   const pair = open && sought[open.color]
@@ -50,20 +58,28 @@ export function HoldingList({ going }: HoldingListProps) {
         {value.pictures.map((picture) => (
           <li
             key={picture.id}
-            className="grid w-44 shrink-0 gap-1 rounded-md border border-edge bg-raised p-2"
+            className="grid w-64 shrink-0 grid-cols-[64px_minmax(0,1fr)] items-center gap-x-2.5 rounded-md border border-edge bg-raised p-1.5"
           >
             <img
               src={pictureAddress(siteId)(picture.id, picture.file)}
               alt=""
-              className="h-20 w-full rounded-sm object-cover"
+              className="h-16 w-16 rounded-sm object-cover"
             />
-            <span className="truncate font-semibold" title={picture.fileName}>
-              {picture.fileName}
-            </span>
-            <span className="text-xs text-soft">
-              {percent(picture.share)} of it, on {counted(picture.pages, 'page')}
-            </span>
-            <Button onClick={() => setOpen(picture)}>Recolour …</Button>
+            <div className="grid min-w-0 gap-0.5">
+              <span className="truncate font-semibold" title={picture.fileName}>
+                {picture.fileName}
+              </span>
+              <span className="truncate text-xs text-soft">
+                {percent(picture.share)} of it, on {counted(picture.pages, 'page')}
+              </span>
+              <Button
+                className="h-7 justify-self-start"
+                aria-label={`Recolour ${picture.fileName} …`}
+                onClick={() => setOpen(picture)}
+              >
+                Recolour …
+              </Button>
+            </div>
           </li>
         ))}
       </ul>

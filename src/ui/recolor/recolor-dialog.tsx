@@ -19,8 +19,8 @@ interface RecolorDialogProps {
   readonly picture: HoldingPicture
   /** The colour that goes, as a hex code. */
   readonly from: string
-  /** What it becomes, where that is known by now. */
-  readonly to: ColorDecision | undefined
+  /** What it becomes, at first. */
+  readonly to: ColorDecision
   readonly onLeave: () => void
 }
 
@@ -32,7 +32,7 @@ export function RecolorDialog({ picture, from, to: given, onLeave }: RecolorDial
   const editor = useEditor()
   const siteId = useEditorState((state) => state.siteId)
   const palette = useEditorState((state) => state.docs.frame.palette)
-  const [to, setTo] = useState<ColorDecision>(given ?? { value: from })
+  const [to, setTo] = useState<ColorDecision>(given)
   const [tolerance, setTolerance] = useState(USUAL)
   const [showsMarked, setShowsMarked] = useState(false)
   const [busy, setBusy] = useState(false)

@@ -61,11 +61,11 @@ export function draftFaults(drafts: readonly PairDraft[]): ReadonlyMap<number, P
   return new Map(complete.flatMap(({ id }, i) => (faults[i] ? [[id, faults[i]] as const] : [])))
 }
 
-/** The colours that go by some pairs, each with what it becomes, as far as that is chosen. */
+/** The colours that go by the pairs that are complete, each with what it becomes. */
 export const goingIn = (palette: Palette, drafts: readonly PairDraft[]): Going[] =>
   drafts.flatMap(({ from, to }) => {
-    const color = from && decisionColor(palette, soughtOf(from))
-    return color ? [{ color, ...(to ? { to } : {}) }] : []
+    const color = from && to && decisionColor(palette, soughtOf(from))
+    return color ? [{ color, to }] : []
   })
 
 /** How near counts, as CIEDE2000, in words. */
