@@ -110,7 +110,9 @@ async function opening(site: string): Promise<void> {
 }
 
 async function questions(site: string): Promise<void> {
-  const sql = await times(7, () => select(inventorySql, [site]))
+  const sql = await times(7, () =>
+    select(inventorySql(`site_id = $1 and place <> 'palette'`), [site]),
+  )
   const ours = await times(7, () => call(site, 'inventory'))
   print('inventory / one SQL statement', ours, sql, '1.5')
   const slotSql = await times(9, () =>

@@ -12,7 +12,7 @@ import type {
   SectionId,
   ThemeId,
 } from '../site'
-import type { InventoryEntry } from '../sweep'
+import type { CellTable, Facets, InventoryEntry } from '../sweep'
 import type { Problem } from './problem'
 import type { BandEntry, Look, PlaceId, Use } from '../uses'
 
@@ -192,12 +192,8 @@ export interface Inventory {
 }
 
 /** A line of a dry run; colours in hex. */
-export interface HitLine {
+export interface HitLine extends Facets, Pick<Use, 'label' | 'property' | 'owner'> {
   readonly key: string
-  readonly pair: number
-  readonly place: Use['place']
-  readonly label: string
-  readonly paints: Use['paints']
   readonly before: string
   readonly after: string
   readonly beforeColor: string
@@ -208,12 +204,9 @@ export interface HitLine {
   readonly binds: -1 | 0 | 1
 }
 
-/** Hits of a dry run in one place, counted, and how many of them tie a loose use to a slot, or let a bound one loose. */
-export interface HitCount {
-  readonly place: PlaceId
-  readonly count: number
-  readonly bind: number
-  readonly loosen: number
+/** The hits of a dry run by all that they are told apart by, with what each document is called. */
+export interface HitCells extends CellTable {
+  readonly titles: readonly string[]
 }
 
 /** What a sweep would do, counted; the hits themselves are asked for some at a time, by the plan's id. */
@@ -223,11 +216,14 @@ export interface DryRun {
   readonly count: number
   readonly pages: number
   readonly looseBefore: number
-  readonly places: readonly HitCount[]
+  /** The hits by all that they are told apart by; asked for by the plan's id where these are many. */
+  readonly cells?: HitCells
   /** The first of the hits, `firstHits` at most. */
   readonly first: readonly HitLine[]
 }
 export const firstHits = 100
+/** Cells that come with a dry run; more are asked for. */
+export const mostFirstCells = 1500
 
 /** Some hits of a plan, in the order of places and pages, beginning with number `from`. */
 export interface HitWindow {

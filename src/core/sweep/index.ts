@@ -1,3 +1,4 @@
+export { cellsOf, countingCells, totalOf, type Cell, type CellTable } from './cells'
 export { inventoryOf, takeInventory, type ColorCount, type InventoryEntry } from './inventory'
 export {
   groupEntries,
@@ -9,7 +10,7 @@ export {
 } from './groups'
 export { isKin, movedAlong } from './family'
 export { boundTo, leftoverFinder, waiting, type Leftover } from './leftovers'
-export { distanceToKey } from './match'
+export { distanceToKey, pairFor } from './match'
 export { pairFaults, type PairFault } from './pair-faults'
 export {
   sweepPair,
@@ -19,13 +20,17 @@ export {
   type SweepPaints,
   type SweepRequest,
 } from './pair'
+export { changesOfHits, chosenHits, facetsOf, hitFor, planSweep, type Hit } from './plan'
 export {
-  changesOfHits,
-  chosenHits,
-  hitFor,
-  planSweep,
+  fitsFilter,
+  isWithin,
+  mostRules,
+  ruled,
   tickedBy,
-  type Hit,
+  useFilter,
+  type Facets,
+  type TickRule,
   type Ticks,
-} from './plan'
+  type UseFilter,
+} from './ticks'
 export { slotReference } from './replacement'

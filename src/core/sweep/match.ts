@@ -12,12 +12,15 @@ import type { Use } from '../uses'
 import { isKin } from './family'
 import type { SweepFrom, SweepPair } from './pair'
 
+/** What of a use decides whether a pair takes it. */
+type Sought = Pick<Use, 'decision' | 'color'>
+
 /**
  * How far a use is from what is looked for: 0 for the very colour or slot, a
  * CIEDE2000 distance for a near one, undefined for no match. An opaque colour
  * finds its transparent forms too; a transparent one only itself.
  */
-export function distanceTo(from: SweepFrom, use: Use): number | undefined {
+export function distanceTo(from: SweepFrom, use: Sought): number | undefined {
   if ('slot' in from) {
     const { decision } = use
     if (!isBound(decision) || decision.slot !== from.slot) return undefined
@@ -57,7 +60,7 @@ const sameShade = (a: Shade, b: Shade | undefined) =>
   canonicalJson(tidyShade(a) ?? {}) === canonicalJson(tidyShade(b) ?? {})
 
 /** The pair that takes a use: of those that match, the nearest; of equals, the first. */
-export function pairFor(pairs: readonly SweepPair[], use: Use): number | undefined {
+export function pairFor(pairs: readonly SweepPair[], use: Sought): number | undefined {
   let best: { index: number; distance: number } | undefined
   pairs.forEach(({ from }, index) => {
     const distance = distanceTo(from, use)

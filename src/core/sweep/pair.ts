@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { shadeSchema } from '../color'
 import { colorDecision, colorText, pageId, slotId } from '../site'
-import { placeIds } from '../uses'
+import { ticksSchema } from './ticks'
 
 /**
  * What is looked for: all that refers to a slot, or to one shade of it alone; or loose colours
@@ -22,8 +22,6 @@ export const sweepPair = z.strictObject({ from: sweepFrom, to: colorDecision })
 export const sweepPaints = ['fill', 'text', 'line', 'shadow'] as const
 export type SweepPaints = (typeof sweepPaints)[number]
 
-const useKeys = z.array(z.string().max(400)).max(100_000)
-
 /** What is replaced by what, and where. */
 export const sweepRequest = z.strictObject({
   pairs: z.array(sweepPair).min(1).max(50),
@@ -31,12 +29,8 @@ export const sweepRequest = z.strictObject({
   scope: z.union([z.literal('site'), pageId]),
   /** Only what paints these; all where absent. */
   paints: z.array(z.enum(sweepPaints)).min(1).optional(),
-  /** Keys of uses that the person unticked. */
-  without: useKeys.optional(),
-  /** Places that were unticked as a whole. */
-  withoutPlaces: z.array(z.enum(placeIds)).optional(),
-  /** Keys of uses in such places that are swept all the same. */
-  but: useKeys.optional(),
+  /** What the person ticked of it; all where absent. */
+  ticks: ticksSchema.optional(),
 })
 
 export type SweepFrom = z.infer<typeof sweepFrom>

@@ -7,6 +7,7 @@ import { pairFor } from './match'
 import type { SweepRequest } from './pair'
 import { recodedChanges } from './recoded'
 import { rememberedChanges } from './remembered'
+import { tickedBy, type Facets, type Ticks } from './ticks'
 import { decisionAfter, textAfter, textColorAfter } from './replacement'
 
 /** One line of a dry run. */
@@ -70,19 +71,13 @@ export function planSweep(palette: Palette, uses: readonly Use[], request: Sweep
     .flatMap((use) => hitFor(palette, use, request) ?? [])
 }
 
-/** Which hits are ticked, by key and place. */
-export function tickedBy({ without = [], withoutPlaces = [], but = [] }: Ticks) {
-  const [left, places, taken] = [new Set(without), new Set<string>(withoutPlaces), new Set(but)]
-  return (key: string, place: Use['place']) => (places.has(place) ? taken.has(key) : !left.has(key))
-}
-
-/** What a person unticked in a dry run. */
-export type Ticks = Pick<SweepRequest, 'without' | 'withoutPlaces' | 'but'>
+/** What a filter looks at, of a hit. */
+export const facetsOf = ({ use, pair }: Pick<Hit, 'use' | 'pair'>): Facets => ({ ...use, pair })
 
 /** The hits that are carried out: all but those that were unticked. */
 export function chosenHits(hits: readonly Hit[], ticks: Ticks = {}): Hit[] {
   const isTicked = tickedBy(ticks)
-  return hits.filter(({ key, use }) => isTicked(key, use.place))
+  return hits.filter((hit) => isTicked(hit.key, facetsOf(hit)))
 }
 
 /**

@@ -24,7 +24,7 @@ const usesOf = ({ frame, pages }: SiteDocs) => usesInSite(frame, Object.values(p
 
 function sweepOn(start: SiteDocs, request: unknown) {
   const parsed = sweepRequest.parse(request)
-  const hits = chosenHits(planSweep(start.frame.palette, usesOf(start), parsed), parsed)
+  const hits = chosenHits(planSweep(start.frame.palette, usesOf(start), parsed), parsed.ticks)
   const planned = planInMemory(start, { type: 'sweep', request: parsed })
   if (!planned.ok) throw new Error(planned.problem)
   expect(planned.count).toBe(hits.length)
@@ -142,7 +142,9 @@ test('scope, properties and unticked lines narrow it', () => {
   expect(lines.hits.every(({ use }) => use.paints === 'line')).toBe(true)
   const all = sweepOn(docs, { pairs, scope: 'site' })
   const without = [all.hits[0]!.key]
-  expect(sweepOn(docs, { pairs, scope: 'site', without }).hits).toHaveLength(all.hits.length - 1)
+  expect(sweepOn(docs, { pairs, scope: 'site', ticks: { except: without } }).hits).toHaveLength(
+    all.hits.length - 1,
+  )
 })
 
 test('near colours by CIEDE2000, the nearest pair takes a use', () => {

@@ -47,7 +47,7 @@ export const sweep = defineWide({
   },
   reach: ({ question }) => ({ uses: question }),
   plan({ request, frame }, { uses, record }) {
-    const hits = chosenHits(planSweep(frame.palette, uses, request), request)
+    const hits = chosenHits(planSweep(frame.palette, uses, request), request.ticks)
     return hits.length ? { changes: changesOfHits(hits, record), count: hits.length } : nothing
   },
   describe({ request: { pairs }, frame }, count) {

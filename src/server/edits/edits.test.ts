@@ -226,10 +226,13 @@ describe('sweep', () => {
     expect(stale).toMatchObject({ ok: false, problem: { code: 'stale' } })
     const planned = await dryRun(localOwner, siteId, loose)
     const plan = planned.ok ? planned.value.plan : ''
-    const hits = await planHits(localOwner, siteId, plan, 0, 500)
+    const hits = await planHits(localOwner, siteId, plan, { from: 0, count: 500 })
     const without = hits.ok ? hits.value.hits.map(({ key }) => key) : []
     expect(without.length).toBeGreaterThan(3)
-    const none = await applySweep(localOwner, siteId, revision, { ...loose, without })
+    const none = await applySweep(localOwner, siteId, revision, {
+      ...loose,
+      ticks: { except: without },
+    })
     expect(none).toEqual({ ok: false, problem: { code: 'nothing-to-sweep' } })
     expect(await stateOf(siteId)).toBe(before)
     expect(await models().Checkpoint.count()).toBe(count)

@@ -34,7 +34,7 @@ test('a sweep lists what a vector picture paints, puts another file in its place
   const asked = request('#d65a2a', '#2a5ad6')
   const planned = await dryRun(localOwner, siteId, asked)
   if (!planned.ok) throw new Error(planned.problem.code)
-  const hits = await planHits(localOwner, siteId, planned.value.plan, 0, 500)
+  const hits = await planHits(localOwner, siteId, planned.value.plan, { from: 0, count: 500 })
   const lines = hits.ok ? hits.value.hits.filter(({ place }) => place === 'pictures') : []
   expect(lines).toEqual([
     expect.objectContaining({

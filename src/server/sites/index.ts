@@ -10,6 +10,7 @@ export { linksTo, listPages, pageAt, pageBeside } from './pages'
 export { takePicture } from './take-picture'
 export {
   listPictures,
+  pageOfPicture,
   picturesByIds,
   picturesShownIn,
   readPicture,

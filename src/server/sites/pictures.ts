@@ -4,6 +4,7 @@ import {
   fileHash,
   picturesIn,
   textFault,
+  type DocId,
   type Frame,
   type Page,
   type Picture,
@@ -59,6 +60,24 @@ export async function listPictures(
   )
   const records = await loadStates(siteId, states)
   return done(records.map(({ record }) => record as Picture))
+}
+
+/** The first document that shows a picture: what all pages share, a page, or none. */
+export async function pageOfPicture(
+  actor: Actor,
+  siteId: string,
+  id: string,
+): Promise<Result<DocId | null>> {
+  const found = await siteFor(actor, 'read', siteId)
+  if (!found.ok) return found
+  if (textFault(id)) return done(null)
+  const [row] = await select<{ kind: string; id: DocId }>(
+    `select r.kind, r.id from records r join contents c on c.site_id = r.site_id and c.hash = r.hash
+     where r.site_id = $1 and r.kind in ('frame', 'page') and position('"' || $2 || '"' in c.body) > 0
+     order by r.kind, r.position, r.id limit 1`,
+    [siteId, id],
+  )
+  return done(row ? (row.kind === 'frame' ? 'frame' : row.id) : null)
 }
 
 /** Some pictures of a site by their ids; those that are not there are left out. */

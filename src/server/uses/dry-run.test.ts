@@ -25,7 +25,7 @@ test('hits that are asked for some at a time are those that are asked for at onc
   // Custom CSS has it too, and that is on every page.
   expect(pages).toBe(7)
   const window = async (from: number, many: number) => {
-    const hits = await planHits(localOwner, siteId, plan, from, many)
+    const hits = await planHits(localOwner, siteId, plan, { from: from, count: many })
     return hits.ok ? hits.value.hits : []
   }
   const all = await window(0, 500)

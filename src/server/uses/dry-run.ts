@@ -1,15 +1,16 @@
 import type { Transaction } from 'sequelize'
-import { done, firstHits, type DryRun, type HitCount, type Result } from '@/core/payloads'
+import { done, firstHits, mostFirstCells, type DryRun, type Result } from '@/core/payloads'
 import type { Frame } from '@/core/site'
-import { hitFor, type Hit, type SweepRequest } from '@/core/sweep'
-import { placeIds, usesUnder, type PlaceId } from '@/core/uses'
+import { cellsOf, hitFor, totalOf, type Hit, type SweepRequest } from '@/core/sweep'
+import { usesUnder, type PlaceId } from '@/core/uses'
 import { questionOf, type UseQuestion } from '@/core/wide'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
 import { loadFrame } from '../records'
-import { bindsOf, readHits } from './plan-hits'
-import { hitsByRecord, keepPlan, keptPlan, planId, renewPlan, type Same } from './plans'
+import { countHits } from './count-hits'
+import { readHits, titledCells } from './plan-hits'
+import { keepPlan, keptPlan, planId, renewPlan, type Same } from './plans'
 import { looseColors, whereUses } from './questions'
 import { useOfRow, type UseRow } from './rows'
 
@@ -59,18 +60,6 @@ const sameOf = ({ place, written, slot, shade, bindable }: Alike): Same => ({
   bindable,
 })
 
-function countsOf(hits: ReadonlyArray<readonly [Alike, Hit]>): HitCount[] {
-  return placeIds.flatMap((place) => {
-    const own = hits.filter(([alike]) => alike.place === place)
-    const sum = (which: (hit: Hit) => boolean) =>
-      own.reduce((all, [{ count }, hit]) => (which(hit) ? all + count : all), 0)
-    const count = sum(() => true)
-    const bind = sum((hit) => bindsOf(hit) > 0)
-    const loosen = sum((hit) => bindsOf(hit) < 0)
-    return count ? [{ place, count, bind, loosen }] : []
-  })
-}
-
 /** What a sweep would do, counted. */
 async function think(
   siteId: string,
@@ -83,29 +72,26 @@ async function think(
   const question = questionOf(request, await looseColors(siteId, transaction))
   const groups = await alikeUses(siteId, question, transaction)
   const hits = groups.map((alike) => [alike, hitOf(frame, alike, request)] as const)
-  const taken = hits.flatMap(([alike, hit]) => (hit ? [[alike, hit] as const] : []))
   const same = hits.flatMap(([alike, hit]) => (hit ? [] : [sameOf(alike)]))
-  const lying = await hitsByRecord(siteId, { question, same }, transaction)
-  const [counted] = await select<{ loose: number; pages: number }>(
+  const counted = await countHits(siteId, frame, { request, question, same }, transaction)
+  const [site] = await select<{ loose: number; pages: number }>(
     `select (select count(*) from uses where site_id = $1 and color is not null and place <> 'palette')::int as loose,
        (select count(*) from records where site_id = $1 and kind = 'page')::int as pages`,
     [siteId],
     transaction,
   )
-  const places = countsOf(taken)
-  const pages = new Set(lying.filter(({ kind }) => kind === 'page').map(({ record }) => record))
+  const cells = cellsOf(counted.table)
+  const onPages = cells.filter(({ place }) => place !== 'pictures').map(({ doc }) => doc)
   // What header, footer, themes or custom CSS decide is on every page.
-  const isEverywhere = lying.some(({ kind }) => kind === 'frame')
+  const pages = onPages.includes('frame') ? site!.pages : new Set(onPages).size
   const answer = {
     plan: id,
     revision,
-    count: places.reduce((all, each) => all + each.count, 0),
-    pages: isEverywhere ? counted!.pages : pages.size,
-    looseBefore: counted!.loose,
-    places,
+    count: totalOf(cells).count,
+    pages,
+    looseBefore: site!.loose,
   }
-  const lie = lying.map(({ place, record, count }) => [place, record, count] as const)
-  return { request, question, same, lie, answer }
+  return { request, question, same, hits: counted, answer }
 }
 
 /**
@@ -127,7 +113,11 @@ export function dryRun(
     const plan = known ?? (await think(siteId, request, id, revision, transaction))
     if (known) await renewPlan(id)
     else await keepPlan(id, siteId, actor.userId, revision, plan)
-    const first = await readHits(siteId, plan, plan.lie, { from: 0, count: firstHits }, transaction)
-    return done({ ...plan.answer, first })
+    const span = { from: 0, count: firstHits, filter: {} }
+    const first = await readHits(siteId, plan, plan.hits, span, transaction)
+    const { table } = plan.hits
+    const isMany = table.cells.length > mostFirstCells
+    const cells = isMany ? undefined : await titledCells(siteId, plan.hits, transaction)
+    return done({ ...plan.answer, first, ...(cells ? { cells } : {}) })
   })
 }

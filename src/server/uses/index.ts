@@ -1,5 +1,5 @@
 export { checkIndex, type IndexFault } from './check'
 export { dryRun } from './dry-run'
-export { planHits } from './plan-hits'
+export { planCells, planHits } from './plan-hits'
 export { inventory, leftovers, slotUses } from './inventory'
 export { namedSections, proposedRhythms, themeUses } from './bands'

@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize'
 import { colorOfKey } from '@/core/color'
 import { done, type Inventory, type Leftovers, type Result, type SlotUses } from '@/core/payloads'
 import { own, type Palette, type SlotId } from '@/core/site'
-import { inventoryOf, leftoverFinder, waiting, type ColorCount } from '@/core/sweep'
+import { inventoryOf, leftoverFinder, waiting, type ColorCount, type UseFilter } from '@/core/sweep'
 import type { PlaceId } from '@/core/uses'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
@@ -22,19 +22,48 @@ interface Row {
 /** Ways of writing one colour that are told; there may be as many as uses. */
 const MOST_WRITTEN = 12
 
-/** Every colour in use (what slots hold is none) with how often, how it is written and where: one question to the index. */
-export const inventorySql = `
+/** The uses that an inventory counts: those that fit a filter, and of the palette none, for what a slot holds is no use of it. */
+function whereFits({ place, doc, object, paints, state }: UseFilter) {
+  const bind: string[] = []
+  const given = (sql: (at: string) => string, value: string | undefined) => {
+    if (value === undefined) return []
+    bind.push(value)
+    return [sql(`$${bind.length + 1}`)]
+  }
+  const parts = [
+    `u.site_id = $1 and u.place <> 'palette'`,
+    ...given((at) => `u.place = ${at}`, place),
+    ...given((at) => `u.object = ${at}`, object),
+    ...given((at) => `u.paints = ${at}`, paints),
+    ...given((at) => `u.state = ${at}`, state),
+    ...given(
+      (at) =>
+        `u.record = (select no from records where site_id = $1 and kind = 'page' and id = ${at})`,
+      doc,
+    ),
+  ]
+  return { sql: parts.join(' and '), bind }
+}
+
+/** Every colour in use with how often, how it is written and where: one question to the index. */
+export const inventorySql = (where: string) => `
   select color, slot, sum(count)::int as count, sum(bindable)::int as bindable,
     (array_agg(written order by count desc, written) filter (where slot is null))[1:${MOST_WRITTEN}] as written,
     array_agg(distinct place) as places
   from (
     select color, slot, written, place, count(*) as count,
-      count(*) filter (where bindable) as bindable from uses
-    where site_id = $1 and place <> 'palette' group by color, slot, written, place
+      count(*) filter (where bindable) as bindable from uses u
+    where ${where} group by color, slot, written, place
   ) each group by color, slot`
 
-async function countsOf(siteId: string, palette: Palette, transaction?: Transaction) {
-  const rows = await select<Row>(inventorySql, [siteId], transaction)
+async function countsOf(
+  siteId: string,
+  palette: Palette,
+  filter: UseFilter,
+  transaction?: Transaction,
+) {
+  const { sql, bind } = whereFits(filter)
+  const rows = await select<Row>(inventorySql(sql), [siteId, ...bind], transaction)
   return rows.flatMap(({ color, slot, count, bindable, written, places }): ColorCount[] => {
     if (slot !== null)
       return own(palette.slots, slot) ? [{ slot, count, bindable, places, notations: [] }] : []
@@ -44,12 +73,17 @@ async function countsOf(siteId: string, palette: Palette, transaction?: Transact
   })
 }
 
-export function inventory(actor: Actor, siteId: string): Promise<Result<Inventory>> {
+/** Every colour in use, of all uses or of those that fit a filter. */
+export function inventory(
+  actor: Actor,
+  siteId: string,
+  filter: UseFilter = {},
+): Promise<Result<Inventory>> {
   return atOneMoment(async (transaction) => {
     const found = await siteFor(actor, 'read', siteId, transaction)
     if (!found.ok) return found
     const { palette } = await loadFrame(siteId, transaction)
-    const counts = await countsOf(siteId, palette, transaction)
+    const counts = await countsOf(siteId, palette, filter, transaction)
     const sum = (some: readonly ColorCount[]) => some.reduce((all, { count }) => all + count, 0)
     return done({
       revision: found.value.revision,

@@ -1,8 +1,8 @@
 import type { Transaction } from 'sequelize'
 import type { DryRun } from '@/core/payloads'
 import { canonicalJson } from '@/core/site'
-import type { SweepRequest } from '@/core/sweep'
-import { placeIds, type PlaceId } from '@/core/uses'
+import type { CellTable, SweepRequest } from '@/core/sweep'
+import type { PlaceId } from '@/core/uses'
 import type { UseQuestion } from '@/core/wide'
 import { select, tell } from '../database/sets'
 import { hashOf } from '../records/stored'
@@ -18,17 +18,19 @@ export interface Same {
   readonly bindable: boolean
 }
 
-/** Where hits lie: so many in one place of one record. */
-export type HitsThere = readonly [place: PlaceId, record: string, count: number]
+/** Hits counted, in the order of places, pages and readers, and the numbers of the records that their documents are. */
+export interface CountedHits {
+  readonly table: CellTable
+  readonly records: Readonly<Record<string, string>>
+}
 
 /** A dry run as it is kept: what was asked, what holds for all windows on it, and what it came to. */
 export interface Plan {
   readonly request: SweepRequest
   readonly question: UseQuestion
   readonly same: readonly Same[]
-  /** In the order in which hits are listed. */
-  readonly lie: readonly HitsThere[]
-  readonly answer: Omit<DryRun, 'first'>
+  readonly hits: CountedHits
+  readonly answer: Omit<DryRun, 'first' | 'cells'>
 }
 
 /** The uses of a plan, as rows of `u` and `r`; values are counted from `$2`. */
@@ -54,32 +56,11 @@ export function whereHits({ question, same }: Pick<Plan, 'question' | 'same'>) {
   }
 }
 
-interface Lying {
-  readonly place: PlaceId
-  readonly kind: string
-  readonly record: string
-  readonly count: number
-}
-
-/** Where the hits of a plan lie now, in the order of places, pages and readers. */
-export function hitsByRecord(
-  siteId: string,
-  plan: Pick<Plan, 'question' | 'same'>,
-  transaction: Transaction,
-): Promise<Lying[]> {
-  const { sql, bind } = whereHits(plan)
-  return select<Lying>(
-    `select c.place, r.kind, r.no::text as record, c.count
-     from (select u.place, u.record, count(*)::int as count ${sql} group by u.place, u.record) c
-       join records r on r.no = c.record
-     order by array_position($${2 + bind.length}::text[], c.place), r.position nulls first, r.id`,
-    [siteId, ...bind, placeIds],
-    transaction,
-  )
-}
-
 /** Plans that are kept for each person and site; older ones go. */
 const MOST_PLANS = 20
+
+/** Raised whenever plans are kept in another shape: those of before are not taken up. */
+const SHAPE = 2
 
 /** The same question of the same person about the same state of a site, read by the same readers, is one plan. */
 export const planId = (
@@ -88,7 +69,10 @@ export const planId = (
   revision: number,
   request: SweepRequest,
 ): string =>
-  hashOf(canonicalJson({ siteId, userId, revision, request, readersVersion })).slice(0, 32)
+  hashOf(canonicalJson({ siteId, userId, revision, request, readersVersion, shape: SHAPE })).slice(
+    0,
+    32,
+  )
 
 export async function keepPlan(
   id: string,

@@ -5,6 +5,7 @@ import {
   canonicalJson,
   isBound,
   type Body,
+  type BoundDecision,
   type ColorDecision,
   type Frame,
   type Page,
@@ -107,16 +108,16 @@ export function useRow(use: Use, n: number): UseRow {
   }
 }
 
+/** What refers to a slot, as it is kept. */
+export const boundRow = (slot: string, shade: string | null): BoundDecision => ({
+  slot: slot as SlotId,
+  ...(shade === null ? {} : { shade: JSON.parse(shade) as Shade }),
+})
+
 /** A kept use as the readers gave it. */
 export function useOfRow(row: UseRow, doc: Use['doc']): Use {
   const value = row.css ?? row.written
-  const decision: ColorDecision =
-    row.slot === null
-      ? { value }
-      : {
-          slot: row.slot as SlotId,
-          ...(row.shade === null ? {} : { shade: JSON.parse(row.shade) as Shade }),
-        }
+  const decision: ColorDecision = row.slot === null ? { value } : boundRow(row.slot, row.shade)
   const color = row.slot === null ? colorOf(value) : undefined
   const isText = row.start !== null
   return {

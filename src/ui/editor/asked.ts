@@ -10,7 +10,7 @@ import type {
   PartPlaces,
   Result,
 } from '@/core/payloads'
-import type { SweepRequest } from '@/core/sweep'
+import type { SweepRequest, UseFilter } from '@/core/sweep'
 import { problemWords } from '../words'
 import { useEditor, useEditorState } from './context'
 
@@ -50,11 +50,18 @@ function useAnswer<T>(
   return asked
 }
 
-/** All colours in use; asked where they are wanted. */
-export function useInventory(wanted = true): Asked<Inventory> {
+/** All colours in use, of all uses or of those that fit a filter; asked where they are wanted. */
+export function useInventory(wanted = true, filter: UseFilter = everything): Asked<Inventory> {
   const { client } = useEditor()
-  return useAnswer(wanted ? client.inventory : undefined, [client, wanted])
+  const asked = JSON.stringify(filter)
+  return useAnswer(wanted ? () => client.inventory(JSON.parse(asked) as UseFilter) : undefined, [
+    client,
+    wanted,
+    asked,
+  ])
 }
+
+const everything: UseFilter = {}
 
 /** How many loose uses were left behind as slots changed; asked once the site rests. */
 export function useLeftovers(): Asked<Leftovers> {

@@ -5,6 +5,7 @@ import {
   type CheckpointEntry,
   type DryRun,
   type HistoryPage,
+  type HitCells,
   type HitWindow,
   type HoldingPictures,
   type Inventory,
@@ -34,8 +35,8 @@ import {
   type ThemeUses,
 } from '@/core/payloads'
 import type { Livery } from '@/core/livery'
-import type { PageId, Picture, Pictures } from '@/core/site'
-import type { SweepRequest } from '@/core/sweep'
+import type { DocId, PageId, Picture, Pictures } from '@/core/site'
+import type { SweepRequest, UseFilter } from '@/core/sweep'
 import type { SiteTransport } from '@/core/sync'
 import { callAt } from '../call'
 
@@ -84,6 +85,8 @@ export function siteClient(site: string) {
     linksTo: (page: PageId) =>
       call<ReadonlyArray<string | null>>(`${at}/pages/${encodeURIComponent(page)}/links`),
     pictures: (after?: string) => call<readonly Picture[]>(`${at}/pictures?${query({ after })}`),
+    pageOfPicture: (id: string) =>
+      call<DocId | null>(`${at}/pictures/${encodeURIComponent(id)}/page`),
     picturesByIds: (ids: readonly string[]) =>
       call<Pictures>(`${at}/pictures?${query({ ids: ids.join(',') })}`),
     silentPictures: () => call<readonly string[]>(`${at}/pictures?silent`),
@@ -98,11 +101,14 @@ export function siteClient(site: string) {
     history: (before?: number) => call<HistoryPage>(`${at}/edits?${query({ before })}`),
     checkpoints: () => call<CheckpointEntry[]>(`${at}/checkpoints`),
     takeCheckpoint: (base: number, name: string) => call<null>(`${at}/checkpoints`, { base, name }),
-    inventory: () => call<Inventory>(`${at}/inventory`),
+    inventory: (filter: UseFilter = {}) => call<Inventory>(`${at}/inventory?${query(filter)}`),
     leftovers: () => call<Leftovers>(`${at}/leftovers`),
     dryRun: (sweep: SweepRequest) => call<DryRun>(`${at}/sweep/dry-run`, { sweep }),
-    hits: (plan: string, from: number, count: number) =>
-      call<HitWindow>(`${at}/sweep/plans/${encodeURIComponent(plan)}?${query({ from, count })}`),
+    hits: (plan: string, from: number, count: number, filter: UseFilter = {}) =>
+      call<HitWindow>(
+        `${at}/sweep/plans/${encodeURIComponent(plan)}?${query({ from, count, ...filter })}`,
+      ),
+    cells: (plan: string) => call<HitCells>(`${at}/sweep/plans/${encodeURIComponent(plan)}/cells`),
     rhythms: (shown: readonly PageId[], pages?: readonly PageId[]) =>
       call<ProposedRhythms>(`${at}/rhythm`, { shown, ...(pages ? { pages } : {}) }),
     sectionsNamed: (name: string) => call<NamedSections>(`${at}/sections?${query({ name })}`),

@@ -1,6 +1,14 @@
-import { inventoryOrders, waiting, type InventoryEntry, type InventoryOrder } from '@/core/sweep'
+import {
+  inventoryOrders,
+  waiting,
+  type InventoryEntry,
+  type InventoryOrder,
+  type UseFilter,
+} from '@/core/sweep'
+import { states, type State } from '@/core/traits'
 import { placeIds, placeNames, type PlaceId } from '@/core/uses'
-import { SearchField, SelectField } from '../kit'
+import { Fold, Folds, SearchField, SelectField } from '../kit'
+import { facetWords, objectOptions, paintsOptions } from './facet-words'
 
 /** What of an inventory is shown. */
 export const ties = {
@@ -18,6 +26,11 @@ export interface InventoryView {
   readonly order: InventoryOrder
   readonly place: PlaceId | 'all'
   readonly tie: Tie
+  /** Only the page that is open, or every one. */
+  readonly page: 'all' | 'this'
+  readonly object: string
+  readonly paints: string
+  readonly state: State | 'all'
 }
 
 export const wholeInventory: InventoryView = {
@@ -26,6 +39,24 @@ export const wholeInventory: InventoryView = {
   order: 'used',
   place: 'all',
   tie: 'all',
+  page: 'all',
+  object: 'all',
+  paints: 'all',
+  state: 'all',
+}
+
+/** What the server is to count of the uses. */
+export function filterOf(
+  { place, page, object, paints, state }: InventoryView,
+  pageId: string,
+): UseFilter {
+  return {
+    ...(place === 'all' ? {} : { place }),
+    ...(page === 'all' ? {} : { doc: pageId }),
+    ...(object === 'all' ? {} : { object }),
+    ...(paints === 'all' ? {} : { paints }),
+    ...(state === 'all' ? {} : { state }),
+  }
 }
 
 /** How near colours are one to the eye, in words. */
@@ -41,8 +72,7 @@ const GROUPED: ReadonlyArray<readonly [within: string, words: string]> = [
 export const leftIn = (entry: InventoryEntry): number =>
   entry.near ? waiting(entry.near, entry) : 0
 
-export function isShown({ place, tie }: InventoryView, entry: InventoryEntry): boolean {
-  if (place !== 'all' && !entry.places.includes(place)) return false
+export function isShown({ tie }: InventoryView, entry: InventoryEntry): boolean {
   if (tie === 'bound') return !!entry.slot
   if (tie === 'left') return leftIn(entry) > 0
   return tie === 'all' || !entry.slot
@@ -50,10 +80,33 @@ export function isShown({ place, tie }: InventoryView, entry: InventoryEntry): b
 
 const PLACES: ReadonlyArray<readonly [InventoryView['place'], string]> = [
   ['all', 'every place'],
-  ...placeIds.map((place) => [place, placeNames[place]] as const),
+  ...placeIds
+    .filter((place) => place !== 'palette')
+    .map((place) => [place, placeNames[place]] as const),
+]
+const PAGES = [
+  ['all', 'every page'],
+  ['this', 'this page'],
+] as const
+const OBJECTS = [['all', 'every kind'], ...objectOptions] as const
+const PAINTS = [['all', 'all they paint'], ...paintsOptions] as const
+const STATES: ReadonlyArray<readonly [InventoryView['state'], string]> = [
+  ['all', 'every state'],
+  ...states.map((state) => [state, facetWords.state(state)] as const),
 ]
 const TIES = Object.entries(ties) as Array<[Tie, string]>
 const ORDERS = Object.entries(inventoryOrders) as Array<[InventoryOrder, string]>
+
+/** What the inventory is narrowed to beside its places, so that it is seen while that is folded away. */
+function narrowedWords({ page, object, paints, state }: InventoryView): string {
+  const words = [
+    page === 'all' ? '' : 'this page',
+    object === 'all' ? '' : facetWords.object(object),
+    paints === 'all' ? '' : facetWords.paints(paints),
+    state === 'all' ? '' : facetWords.state(state),
+  ].filter(Boolean)
+  return words.length ? `Narrowed: ${words.join(', ')}` : 'Narrow it further'
+}
 
 interface InventoryFiltersProps {
   readonly view: InventoryView
@@ -101,6 +154,40 @@ export function InventoryFilters({ view, onView }: InventoryFiltersProps) {
           onChange={(order) => onView({ ...view, order })}
         />
       </div>
+      <Folds>
+        <Fold value="narrow" title={narrowedWords(view)}>
+          <div className="grid grid-cols-2 gap-2 pb-1">
+            <SelectField
+              label="Pages"
+              hideLabel
+              value={view.page}
+              options={PAGES}
+              onChange={(page) => onView({ ...view, page })}
+            />
+            <SelectField
+              label="Kinds of thing"
+              hideLabel
+              value={view.object}
+              options={OBJECTS}
+              onChange={(object) => onView({ ...view, object })}
+            />
+            <SelectField
+              label="What they paint"
+              hideLabel
+              value={view.paints}
+              options={PAINTS}
+              onChange={(paints) => onView({ ...view, paints })}
+            />
+            <SelectField
+              label="States"
+              hideLabel
+              value={view.state}
+              options={STATES}
+              onChange={(state) => onView({ ...view, state })}
+            />
+          </div>
+        </Fold>
+      </Folds>
     </div>
   )
 }

@@ -9,10 +9,12 @@ import { useEditorState } from '../editor'
 import { Button, Swatch } from '../kit'
 import { counted } from '../words'
 import { entryName, matchingEntries } from './draft'
-import { InventoryFilters, isShown, leftIn, wholeInventory } from './inventory-filters'
+import { InventoryFilters, isShown, leftIn, type InventoryView } from './inventory-filters'
 
 interface InventoryListProps {
   readonly inventory: Inventory
+  readonly view: InventoryView
+  readonly onView: (view: InventoryView) => void
   readonly chosen: ReadonlySet<string>
   /** Begins a pair with a colour, and how near to it others count; takes it away where there is one. */
   readonly onChoose: (entry: InventoryEntry, within: number) => void
@@ -22,9 +24,8 @@ interface InventoryListProps {
 
 /** All colours in use with their counts; bound ones carry a full bar, loose ones a broken one and a mark. */
 export function InventoryList(props: InventoryListProps) {
-  const { inventory, chosen, onChoose, onChooseAll } = props
+  const { inventory, view, onView, chosen, onChoose, onChooseAll } = props
   const palette = useEditorState((state) => state.docs.frame.palette)
-  const [view, setView] = useState(wholeInventory)
   const { entries, uses, bound } = inventory
   const shown = useMemo(() => {
     const some = matchingEntries(palette, entries, view.search).filter((entry) =>
@@ -40,7 +41,7 @@ export function InventoryList(props: InventoryListProps) {
   return (
     <div className="flex h-full flex-col">
       <div className="grid gap-2 p-3 pb-2">
-        <InventoryFilters view={view} onView={setView} />
+        <InventoryFilters view={view} onView={onView} />
         <p
           className="text-xs font-semibold text-soft"
           title="A use is one place where a colour is decided: a role in a theme, an element, a line of CSS. One use may colour many things, or none yet; the tray counts the things."

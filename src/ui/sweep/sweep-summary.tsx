@@ -1,10 +1,13 @@
 import type { DryRun, JobState } from '@/core/payloads'
+import type { Cell } from '@/core/sweep'
 import { Button } from '../kit'
 import { counted } from '../words'
 import { totalsOf, type TickState } from './ticks'
 
 interface SweepSummaryProps {
-  readonly run?: DryRun
+  readonly run: DryRun | undefined
+  /** Its hits, counted; undefined while they are on their way. */
+  readonly cells: readonly Cell[] | undefined
   readonly ticks: TickState
   readonly busy: boolean
   /** The sweep that is under way, where it takes a while. */
@@ -16,7 +19,8 @@ interface SweepSummaryProps {
 const number = (count: number) => count.toLocaleString('en-GB')
 
 /** What a sweep would do, in numbers, and the one button that does it. */
-export function SweepSummary({ run, ticks, busy, job, onApply, onCancel }: SweepSummaryProps) {
+export function SweepSummary(props: SweepSummaryProps) {
+  const { run, cells, ticks, busy, job, onApply, onCancel } = props
   if (!run) {
     return (
       <>
@@ -25,7 +29,7 @@ export function SweepSummary({ run, ticks, busy, job, onApply, onCancel }: Sweep
       </>
     )
   }
-  const { count, bind, looseAfter } = totalsOf(run, ticks)
+  const { count, bind, looseAfter } = totalsOf(run.looseBefore, cells ?? [], ticks)
   const rows: ReadonlyArray<readonly [string, string]> = [
     ['Uses that change', `${number(count)} of ${number(run.count)}`],
     ['Pages they are on', number(run.pages)],

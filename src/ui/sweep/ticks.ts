@@ -1,73 +1,88 @@
-import type { DryRun, HitCount, HitLine } from '@/core/payloads'
-import type { Ticks } from '@/core/sweep'
-import type { PlaceId } from '@/core/uses'
+import type { HitLine } from '@/core/payloads'
+import {
+  fitsFilter,
+  isWithin,
+  mostRules,
+  ruled,
+  totalOf,
+  type Cell,
+  type Facets,
+  type TickRule,
+  type Ticks,
+  type UseFilter,
+} from '@/core/sweep'
 
-/** One hit that is ticked otherwise than its place. */
-type Exception = Pick<HitLine, 'place' | 'binds'>
+/** One hit that is ticked otherwise than rules say. */
+type Exception = Facets & Pick<HitLine, 'binds'>
 
 /**
- * What is ticked in a dry run: every place as a whole, but for exceptions. So the
- * numbers follow from counts, and no list of hits is needed for them.
+ * What is ticked in a dry run: what rules say, part by part, but for exceptions. So the numbers
+ * follow from counts, and no list of hits is needed for them.
  */
 export interface TickState {
-  readonly off: ReadonlySet<PlaceId>
+  readonly rules: readonly TickRule[]
   readonly exceptions: ReadonlyMap<string, Exception>
 }
 
-export const allTicked: TickState = { off: new Set(), exceptions: new Map() }
+export const allTicked: TickState = { rules: [], exceptions: new Map() }
 
-export const isTicked = ({ off, exceptions }: TickState, { key, place }: HitLine): boolean =>
-  off.has(place) === exceptions.has(key)
+export const isTicked = ({ rules, exceptions }: TickState, hit: HitLine): boolean =>
+  ruled(rules, hit) !== exceptions.has(hit.key)
 
 /** Ticks one hit, or takes its tick away. */
 export function tickHit(ticks: TickState, hit: HitLine, take: boolean): TickState {
   const exceptions = new Map(ticks.exceptions)
-  if (take === !ticks.off.has(hit.place)) exceptions.delete(hit.key)
-  else exceptions.set(hit.key, { place: hit.place, binds: hit.binds })
+  if (take === ruled(ticks.rules, hit)) exceptions.delete(hit.key)
+  else exceptions.set(hit.key, hit)
   return { ...ticks, exceptions }
 }
 
-/** Ticks all of a place, or none of it. */
-export function tickPlace(ticks: TickState, place: PlaceId, take: boolean): TickState {
-  const off = new Set(ticks.off)
-  if (take) off.delete(place)
-  else off.add(place)
-  const exceptions = [...ticks.exceptions].filter(([, each]) => each.place !== place)
-  return { off, exceptions: new Map(exceptions) }
+/** Ticks all that fits a filter, or nothing of it; undefined where that would be a rule too many. */
+export function tickPart(
+  { rules, exceptions }: TickState,
+  where: UseFilter,
+  take: boolean,
+): TickState | undefined {
+  const others = rules.filter((rule) => !isWithin(rule.where, where))
+  if (others.length >= mostRules) return undefined
+  const left = [...exceptions].filter(([, each]) => !fitsFilter(where, each))
+  return { rules: [...others, { where, take }], exceptions: new Map(left) }
 }
 
-/** How many hits of a place are ticked, and how many of them tie to a slot or let loose. */
-export function tickedIn({ off, exceptions }: TickState, { place, ...all }: HitCount) {
-  const own = [...exceptions.values()].filter((each) => each.place === place)
-  const some = {
-    count: own.length,
-    bind: own.filter(({ binds }) => binds > 0).length,
-    loosen: own.filter(({ binds }) => binds < 0).length,
-  }
-  if (off.has(place)) return some
+const counts = ({ binds }: Exception) => ({
+  count: 1,
+  bind: Number(binds > 0),
+  loosen: Number(binds < 0),
+})
+
+/** How many of the hits in some cells that fit a filter are ticked, and how many of them tie to a slot or let loose. */
+export function tickedIn(
+  { rules, exceptions }: TickState,
+  cells: readonly Cell[],
+  where: UseFilter = {},
+) {
+  const ticked = totalOf(cells.filter((cell) => fitsFilter(where, cell) && ruled(rules, cell)))
+  const own = [...exceptions.values()].filter((each) => fitsFilter(where, each))
+  const [more, less] = [false, true].map((was) =>
+    totalOf(own.filter((each) => ruled(rules, each) === was).map(counts)),
+  ) as [ReturnType<typeof totalOf>, ReturnType<typeof totalOf>]
   return {
-    count: all.count - some.count,
-    bind: all.bind - some.bind,
-    loosen: all.loosen - some.loosen,
+    count: ticked.count + more.count - less.count,
+    bind: ticked.bind + more.bind - less.bind,
+    loosen: ticked.loosen + more.loosen - less.loosen,
   }
 }
 
 /** What the ticked hits of a run come to. */
-export function totalsOf(run: DryRun, ticks: TickState) {
-  const each = run.places.map((place) => tickedIn(ticks, place))
-  const sum = (key: 'count' | 'bind' | 'loosen') => each.reduce((all, own) => all + own[key], 0)
-  const looseAfter = run.looseBefore - sum('bind') + sum('loosen')
-  return { count: sum('count'), bind: sum('bind'), looseAfter }
+export function totalsOf(looseBefore: number, cells: readonly Cell[], ticks: TickState) {
+  const { count, bind, loosen } = tickedIn(ticks, cells)
+  return { count, bind, looseAfter: looseBefore - bind + loosen }
 }
 
 /** The same as a sweep is told. */
-export function ticksOf({ off, exceptions }: TickState): Ticks {
-  const keys = (isOff: boolean) =>
-    [...exceptions].flatMap(([key, { place }]) => (off.has(place) === isOff ? [key] : []))
-  const [without, but] = [keys(false), keys(true)]
+export function ticksOf({ rules, exceptions }: TickState): Ticks {
   return {
-    ...(without.length ? { without } : {}),
-    ...(off.size ? { withoutPlaces: [...off] } : {}),
-    ...(but.length ? { but } : {}),
+    ...(rules.length ? { rules: [...rules] } : {}),
+    ...(exceptions.size ? { except: [...exceptions.keys()] } : {}),
   }
 }

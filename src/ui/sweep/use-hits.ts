@@ -2,6 +2,7 @@
 
 import { useCallback, useMemo, useRef, useState } from 'react'
 import { firstHits, type DryRun, type HitLine } from '@/core/payloads'
+import type { UseFilter } from '@/core/sweep'
 import { useEditor } from '../editor'
 import { problemWords } from '../words'
 
@@ -15,24 +16,31 @@ interface Known {
   readonly failure?: string
 }
 
+/** Windows that come with the dry run. */
+const [FIRST, NONE]: ReadonlyArray<readonly number[]> = [[0], []]
+
 const nothing: ReadonlyMap<number, HitLine> = new Map()
 
-/** The hits of a dry run, as far as they came into view. */
-export function useHits(run: DryRun | undefined) {
+/** The hits of a dry run that fit a filter, as far as they came into view. */
+export function useHits(run: DryRun, filter: UseFilter) {
   const { client } = useEditor()
-  const plan = run?.plan ?? ''
+  const filtered = JSON.stringify(filter)
+  const isWhole = filtered === '{}'
+  // What is filtered otherwise is another list.
+  const plan = `${run.plan} ${filtered}`
+  const already = isWhole ? FIRST : NONE
   const [known, setKnown] = useState<Known>({ plan, hits: nothing })
-  const asked = useRef({ plan, windows: new Set([0]) })
+  const asked = useRef({ plan, windows: new Set(already) })
 
   const need = useCallback(
     (from: number, to: number) => {
-      if (!plan) return
-      if (asked.current.plan !== plan) asked.current = { plan, windows: new Set([0]) }
+      if (asked.current.plan !== plan) asked.current = { plan, windows: new Set(already) }
       const { windows } = asked.current
       for (let at = Math.floor(from / WINDOW); at * WINDOW < to; at += 1) {
         if (windows.has(at)) continue
         windows.add(at)
-        void client.hits(plan, at * WINDOW, WINDOW).then((result) => {
+        const where = JSON.parse(filtered) as UseFilter
+        void client.hits(run.plan, at * WINDOW, WINDOW, where).then((result) => {
           if (asked.current.plan !== plan) return
           if (!result.ok) windows.delete(at)
           setKnown((before) => {
@@ -44,12 +52,12 @@ export function useHits(run: DryRun | undefined) {
         })
       }
     },
-    [client, plan],
+    [client, plan, run.plan, filtered, already],
   )
   const more = known.plan === plan ? known : undefined
   const hits = useMemo(
-    () => new Map([...(run?.first ?? []).entries(), ...(more?.hits ?? nothing)]),
-    [run, more],
+    () => new Map([...(isWhole ? run.first : []).entries(), ...(more?.hits ?? nothing)]),
+    [run, isWhole, more],
   )
   return { hits, failure: more?.failure, need }
 }

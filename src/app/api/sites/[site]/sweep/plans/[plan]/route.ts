@@ -1,5 +1,6 @@
 import { localOwner, planHits } from '@/server'
 import { respond, wholeNumber } from '../../../../../respond'
+import { filterOf } from '../../filter'
 
 type Context = { params: Promise<{ site: string; plan: string }> }
 
@@ -9,5 +10,6 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   const { searchParams } = new URL(request.url)
   const from = wholeNumber(searchParams, 'from')
   const count = wholeNumber(searchParams, 'count', 100)
-  return respond(() => planHits(localOwner, site, plan, from, count))
+  const filter = filterOf(searchParams)
+  return respond(() => planHits(localOwner, site, plan, { from, count, filter }))
 }
