@@ -177,6 +177,10 @@ export function problemWords(problem: Problem): string {
       return 'There is nothing to redo.'
     case 'nothing-to-sweep':
       return 'There is nothing to change: no use is ticked, or all is so already.'
+    case 'moved-on': {
+      const what = problem.since.map((told) => `“${told}”`).join(', ')
+      return `Nothing was replaced: the site was changed since the dry run${what ? ` (${what})` : ''}, and ${problem.expected.toLocaleString('en-GB')} uses are ${problem.now.toLocaleString('en-GB')} by now. It was run again; look, then sweep.`
+    }
     case 'history-closed':
       return 'What came before this was changed in an earlier form of the site and cannot be taken back one by one. Go back to a checkpoint instead.'
     case 'cancelled':

@@ -21,6 +21,7 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   'step-unfit': 422,
   'history-closed': 422,
   'nothing-to-sweep': 422,
+  'moved-on': 409,
   cancelled: 409,
   'plan-gone': 410,
   'nothing-to-copy': 422,

@@ -46,6 +46,13 @@ export type Problem =
   /** What came before was made in a shape of the site that cannot be gone back to. */
   | { readonly code: 'history-closed' }
   | { readonly code: 'nothing-to-sweep' }
+  /** What was seen before saying yes no longer holds: `since` are the changes that came after it, the newest first. */
+  | {
+      readonly code: 'moved-on'
+      readonly expected: number
+      readonly now: number
+      readonly since: readonly string[]
+    }
   /** A long piece of work was broken off, by a person or because it could not come to an end. */
   | { readonly code: 'cancelled' }
   /** A dry run that is no longer kept. */

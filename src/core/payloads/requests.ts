@@ -8,7 +8,7 @@ import { sweepRequest } from '../sweep'
 import { wideIntent } from '../wide'
 
 /** Largest request that the server reads, in bytes of UTF-8. */
-export const mostSent = 1_000_000
+export const mostSent = 4_000_000
 /** Most edits in one request. */
 const mostEdits = 200
 

@@ -23,7 +23,7 @@ import {
 } from './upgrade-steps'
 
 /** Longest custom CSS, in UTF-16 units. */
-export const mostCustomCss = 200_000
+export const mostCustomCss = 1_200_000
 
 /** The shape of a frame that is written today. */
 export const frameVersion = 10

@@ -32,6 +32,7 @@ export const afterRefusal: Readonly<Record<Problem['code'], AfterRefusal>> = {
   cancelled: 'split',
   'plan-gone': 'split',
   'nothing-to-sweep': 'split',
+  'moved-on': 'split',
   'nothing-to-copy': 'split',
   'own-site': 'split',
   'other-name': 'split',

@@ -1,5 +1,21 @@
 export { questionOf } from './sweep'
 export { rhythmsFor, type Rhythms } from './give-rhythm'
 export { kindOfWide, wideIntent, wideKinds, type WideIntent } from './wides'
-export type { Known, PageBands, Planned, Reach, Subject, UseQuestion, WideKind } from './wide'
+export type {
+  Expected,
+  Known,
+  PageBands,
+  Planned,
+  Reach,
+  Subject,
+  UseQuestion,
+  WideKind,
+} from './wide'
 export { planInMemory } from './in-memory'
+export {
+  hardToRead,
+  readableInstead,
+  sweptDocs,
+  wouldBeHardToRead,
+  type HardToRead,
+} from './outlook'

@@ -10,7 +10,7 @@ import {
   sweepRequest,
   type SweepRequest,
 } from '../sweep'
-import { defineWide, many, nothing, ready, refuse, type UseQuestion } from './wide'
+import { defineWide, expected, many, nothing, ready, refuse, type UseQuestion } from './wide'
 
 /** The uses that a request may take: which colours are near enough is told by their keys alone. */
 export function questionOf(
@@ -32,7 +32,12 @@ export function questionOf(
 export const isThere = ({ palette }: Frame, decision: ColorDecision): boolean =>
   !isBound(decision) || Object.hasOwn(palette.slots, decision.slot)
 
-const sweepIntent = z.strictObject({ type: z.literal('sweep'), request: sweepRequest })
+const sweepIntent = z.strictObject({
+  type: z.literal('sweep'),
+  request: sweepRequest,
+  /** What the dry run came to, as it was ticked. */
+  expects: expected.optional(),
+})
 
 /** Replaces colours wherever they are decided: exactly what the dry run lists. */
 export const sweep = defineWide({
@@ -40,6 +45,7 @@ export const sweep = defineWide({
   schema: sweepIntent,
   asks: ['colors'],
   checkpoint: true,
+  expects: ({ expects }) => expects,
   prepare({ request }: z.infer<typeof sweepIntent>, { frame, colors }) {
     if (!request.pairs.every(({ to }) => isThere(frame, to))) return refuse('slot-gone')
     if (pairFaults(request.pairs).includes('at-odds')) return refuse('pairs-at-odds')

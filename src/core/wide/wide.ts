@@ -1,4 +1,4 @@
-import type * as z from 'zod'
+import * as z from 'zod'
 import type { Change } from '../changes'
 import type { EditProblem } from '../edit'
 import type {
@@ -74,6 +74,13 @@ export interface Planned {
 export type Prepared<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: EditProblem }
 
+/** What was counted, on which revision of the site. */
+export const expected = z.strictObject({
+  count: z.number().int().min(0),
+  revision: z.number().int().min(0),
+})
+export type Expected = z.infer<typeof expected>
+
 /**
  * A change that may touch every record of a site. It is planned where the index
  * is, a record at a time, and stored as one edit.
@@ -92,6 +99,8 @@ export interface WideKind<Intent extends { readonly type: string }, Ready> {
   readonly describe: (ready: Ready, count: number) => string
   /** Whether the state before is kept under a name of its own. */
   readonly checkpoint?: true
+  /** What a person saw before saying yes: where it comes to another count, nothing is done. */
+  readonly expects?: (intent: Intent) => Expected | undefined
   /** Whether there is anything to do without a single change counted. */
   readonly always?: true
 }

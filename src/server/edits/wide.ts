@@ -1,8 +1,15 @@
-import type { Transaction } from 'sequelize'
-import { done, refused, type Result, type Saved } from '@/core/payloads'
+import { Op, type Transaction } from 'sequelize'
+import { done, refused, type Problem, type Result, type Saved } from '@/core/payloads'
 import { recordKey, type Frame, type Picture, type SiteRecord } from '@/core/site'
 import { usesUnder, type Use } from '@/core/uses'
-import { kindOfWide, type Known, type Reach, type WideIntent, type WideKind } from '@/core/wide'
+import {
+  kindOfWide,
+  type Expected,
+  type Known,
+  type Reach,
+  type WideIntent,
+  type WideKind,
+} from '@/core/wide'
 import type { Actor } from '../access'
 import { models } from '../database/models'
 import { loadFrame, loadStates } from '../records'
@@ -74,6 +81,26 @@ async function targetsOf(
   return new Map(loaded.map((each) => [recordKey(each), each.record]))
 }
 
+/** Changes of others that are told, of all that came after a dry run. */
+const MOST_TOLD = 5
+
+/** What came after a dry run, so that its numbers no longer hold. */
+async function movedOn(
+  siteId: string,
+  { count, revision }: Expected,
+  now: number,
+  transaction: Transaction,
+): Promise<Problem> {
+  const later = await models().Edit.findAll({
+    where: { siteId, revision: { [Op.gt]: revision } },
+    attributes: ['told'],
+    order: [['revision', 'DESC']],
+    limit: MOST_TOLD,
+    transaction,
+  })
+  return { code: 'moved-on', expected: count, now, since: later.map(({ told }) => told) }
+}
+
 function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<ReadyIntent> {
   const kind = kindOfWide(intent)
   return {
@@ -113,6 +140,10 @@ function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<Read
     async conclude({ value }, { records, counted }, site, transaction) {
       if (records === 0 || (counted === 0 && !kind.always)) {
         return refused({ code: 'nothing-to-sweep' })
+      }
+      const expects = kind.expects?.(intent)
+      if (expects && expects.count !== counted) {
+        return refused(await movedOn(siteId, expects, counted, transaction))
       }
       const told = kind.describe(value, counted).slice(0, 400)
       if (kind.checkpoint) await keepCheckpoint(site, `Before: ${told}`, transaction)

@@ -3,9 +3,9 @@
 import { useEffect, useMemo, useState } from 'react'
 import { themesInOrder, type SiteDocs } from '@/core/site'
 import { useEditorState } from '../editor'
-import { createStageWriter, StageFrame, type StageWriter } from '../stage'
+import { createStageWriter, StageFrame, useBodyHeight, useFit, type StageWriter } from '../stage'
 import { specimenDocs, specimenPage } from '../themes'
-import { useBodyHeight, useFit } from './use-fit'
+
 import { stylesPage } from './styles-page'
 
 interface Held {

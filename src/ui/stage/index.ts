@@ -22,3 +22,5 @@ export {
 export { StageFrame } from './stage-frame'
 export { useStanding, type OnStage } from './use-standing'
 export { paintedBox } from './standing'
+export { PagePair } from './page-pair'
+export { useBodyHeight, useFit } from './use-fit'

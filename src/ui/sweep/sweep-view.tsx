@@ -1,109 +1,146 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
-import { toast } from 'sonner'
-import type { SweepRequest, UseFilter } from '@/core/sweep'
-import {
-  stepAndTell,
-  useDryRun,
-  useEditor,
-  useEditorState,
-  useInventory,
-  type Editor,
-} from '../editor'
-import { Notice } from '../kit'
+import { useMemo, useState } from 'react'
+import type { PageId } from '@/core/site'
+import type { Cell, UseFilter } from '@/core/sweep'
+import { useDryRun, useEditor, useEditorState, useInventory } from '../editor'
+import { Notice, Segments } from '../kit'
 import { HoldingList } from '../recolor'
-import { counted, problemWords } from '../words'
 import { Breakdown } from './breakdown'
 import { goingIn, soughtKeys } from './draft'
+import { HardToReadList } from './hard-to-read'
 import { HitList } from './hit-list'
 import { filterOf, wholeInventory } from './inventory-filters'
 import { InventoryList } from './inventory-list'
+import { MovedOnNotice } from './moved-on-notice'
 import { openUse } from './open-use'
+import { PagePreview } from './page-preview'
 import { PairsPane } from './pairs-pane'
 import { SweepSummary } from './sweep-summary'
-import { allTicked, ticksOf } from './ticks'
+import { allTicked, tickedIn, ticksOf } from './ticks'
+import { useApply } from './use-apply'
 import { useCells } from './use-cells'
-import { usePairs } from './use-pairs'
+import { useDocsWith, useOutlook } from './use-outlook'
+import { usePairs, type Pairs } from './use-pairs'
 
-/** Carries the sweep out and tells how it went; whether it was done. */
-async function sweep(editor: Editor, request: SweepRequest): Promise<boolean> {
-  const result = await editor.wide({ type: 'sweep', request })
-  if (!result.ok) {
-    if (result.problem.code === 'cancelled') toast(problemWords(result.problem))
-    else toast.error(problemWords(result.problem))
-    return false
-  }
-  const told = counted(result.value.changed ?? 0, 'use')
-  toast(`${told} replaced. A checkpoint was kept first.`, {
-    action: { label: 'Undo', onClick: () => void stepAndTell(editor, 'undo') },
-    duration: 12_000,
-  })
-  return true
-}
+/** Pages that can be chosen to be looked at. */
+const MOST_PAGES = 300
 
 const noFilter: UseFilter = {}
 
-/** Site-wide replacement: inventory, pairs, dry run, apply. */
-export function SweepView() {
-  const editor = useEditor()
-  const router = useRouter()
-  const job = useEditorState(({ jobs }) => jobs.find(({ kind }) => kind === 'wide'))
-  const palette = useEditorState((state) => state.docs.frame.palette)
-  const pairs = usePairs()
-  const [ticks, setTicks] = useState(allTicked)
-  const [busy, setBusy] = useState(false)
-  const pageId = useEditorState((state) => state.pageId)
-  const [view, setView] = useState(wholeInventory)
-  const inventory = useInventory(true, filterOf(view, pageId))
-  const { value: run, failure: runFailure } = useDryRun(pairs.request)
-  const { cells, titleOf, failure: cellsFailure } = useCells(run)
+/** What the list of hits is narrowed to; another plan has other parts, so it holds for one plan alone. */
+function useNarrowed(plan: string | undefined) {
   const [narrowed, setNarrowed] = useState<{ plan?: string; filter: UseFilter }>({
     filter: noFilter,
   })
-  // Another plan has other parts: what was narrowed holds for the one before.
-  const filter = narrowed.plan === run?.plan ? narrowed.filter : noFilter
-  const setFilter = (next: UseFilter) => setNarrowed({ plan: run?.plan, filter: next })
-  const failure = runFailure ?? inventory.failure
+  const filter = narrowed.plan === plan ? narrowed.filter : noFilter
+  return [filter, (next: UseFilter) => setNarrowed({ plan, filter: next })] as const
+}
 
-  const apply = async () => {
-    if (!pairs.request) return
-    setBusy(true)
-    const done = await sweep(editor, { ...pairs.request, ticks: ticksOf(ticks) })
-    setBusy(false)
-    if (!done) return
-    pairs.clear()
-    setTicks(allTicked)
-  }
-  const cancel = async () => {
-    const problem = job && (await editor.cancel(job.id))
-    if (problem) toast.error(problemWords(problem))
-  }
+/** The pages that a sweep touches, with the one that is open first. */
+function pagesOf(
+  cells: readonly Cell[] | undefined,
+  titleOf: (doc: string) => string,
+  open: readonly [PageId, string],
+): Array<readonly [PageId, string]> {
+  const docs = new Set(cells?.filter(({ place }) => place !== 'pictures').map(({ doc }) => doc))
+  docs.delete('frame')
+  docs.delete(open[0])
+  return [
+    open,
+    ...[...docs].slice(0, MOST_PAGES).map((doc) => [doc as PageId, titleOf(doc)] as const),
+  ]
+}
+
+const SHOWS = [
+  ['uses', 'Every use'],
+  ['page', 'On the page'],
+] as const
+
+/** Site-wide replacement: inventory, pairs, dry run, apply. */
+export function SweepView() {
+  const pairs = usePairs()
   return (
     <div className="grid h-full grid-cols-[300px_minmax(0,1fr)_280px]">
-      <aside aria-label="Inventory" className="min-h-0 border-r border-edge">
-        {inventory.value ? (
-          <InventoryList
-            inventory={inventory.value}
-            view={view}
-            onView={setView}
-            chosen={soughtKeys(pairs.pairs)}
-            onChoose={pairs.choose}
-            onChooseAll={pairs.chooseAll}
-          />
-        ) : (
-          <p className="p-4 text-soft">{failure ? '' : 'Looking through every page …'}</p>
-        )}
-      </aside>
+      <InventoryPane pairs={pairs} />
+      <DryRunPanes pairs={pairs} />
+    </div>
+  )
+}
+
+function InventoryPane({ pairs }: { readonly pairs: Pairs }) {
+  const pageId = useEditorState((state) => state.pageId)
+  const [view, setView] = useState(wholeInventory)
+  const { value, failure } = useInventory(true, filterOf(view, pageId))
+  return (
+    <aside aria-label="Inventory" className="min-h-0 border-r border-edge">
+      {failure && <Notice className="m-3">{failure}</Notice>}
+      {value ? (
+        <InventoryList
+          inventory={value}
+          view={view}
+          onView={setView}
+          chosen={soughtKeys(pairs.pairs)}
+          onChoose={pairs.choose}
+          onChooseAll={pairs.chooseAll}
+        />
+      ) : (
+        <p className="p-4 text-soft">{failure ? '' : 'Looking through every page …'}</p>
+      )}
+    </aside>
+  )
+}
+
+/** The pairs with what they would do, use by use or on a page; and its sum, with the one button that does it. */
+function DryRunPanes({ pairs }: { readonly pairs: Pairs }) {
+  const editor = useEditor()
+  const router = useRouter()
+  const docs = useEditorState((state) => state.docs)
+  const pageId = useEditorState((state) => state.pageId)
+  const [ticks, setTicks] = useState(allTicked)
+  const [shows, setShows] = useState<'uses' | 'page'>('uses')
+  const [looked, setLooked] = useState<PageId>()
+  const { value: run, failure } = useDryRun(pairs.request)
+  const { cells, titleOf, failure: cellsFailure } = useCells(run)
+  const [filter, setFilter] = useNarrowed(run?.plan)
+  const page = looked ?? pageId
+  const before = useDocsWith(page)
+  const request = useMemo(
+    () => pairs.request && { ...pairs.request, ticks: ticksOf(ticks) },
+    [pairs.request, ticks],
+  )
+  const outlook = useOutlook(before.docs, request, page)
+  const { busy, job, movedOn, apply, cancel, forget } = useApply(() => {
+    pairs.clear()
+    setTicks(allTicked)
+  })
+  const hasHits = run !== undefined && run.count > 0 && cells !== undefined
+  return (
+    <>
       <section aria-label="Pairs and dry run" className="flex min-h-0 flex-col gap-3 p-4">
         {failure && <Notice>{failure}</Notice>}
         <PairsPane pairs={pairs} />
+        {movedOn && (
+          <MovedOnNotice
+            movedOn={movedOn}
+            run={run}
+            cells={cells}
+            titleOf={titleOf}
+            onShow={(doc) => setFilter({ doc })}
+            onClose={forget}
+          />
+        )}
         {run?.count === 0 && (
           <p className="p-6 text-center text-soft">Nothing on the site matches these pairs.</p>
         )}
         {cellsFailure && <Notice>{cellsFailure}</Notice>}
-        {run && run.count > 0 && cells && (
+        {hasHits && (
+          <div className="flex">
+            <Segments label="What is shown" value={shows} options={SHOWS} onChange={setShows} />
+          </div>
+        )}
+        {hasHits && shows === 'uses' && (
           <HitList
             run={run}
             cells={cells}
@@ -115,7 +152,17 @@ export function SweepView() {
             onOpen={(hit) => void openUse(editor, router, hit)}
           />
         )}
-        <HoldingList going={goingIn(palette, pairs.pairs)} />
+        {hasHits && shows === 'page' && (
+          <PagePreview
+            page={page}
+            pages={pagesOf(cells, titleOf, [pageId, docs.pages[pageId]?.title ?? ''])}
+            before={before.docs}
+            after={outlook.after}
+            failure={before.failure}
+            onPage={setLooked}
+          />
+        )}
+        <HoldingList going={goingIn(docs.frame.palette, pairs.pairs)} />
       </section>
       <aside aria-label="Dry run" className="min-h-0 overflow-y-auto border-l border-edge p-4">
         <SweepSummary
@@ -124,15 +171,27 @@ export function SweepView() {
           ticks={ticks}
           busy={busy}
           job={job}
-          onApply={() => void apply()}
+          onApply={() => {
+            if (!request || !run || !cells) return
+            void apply(request, run, cells, tickedIn(ticks, cells).count)
+          }}
           onCancel={() => void cancel()}
         />
-        {run && cells && (
+        {before.docs && request && hasHits && (
+          <HardToReadList
+            hard={outlook.hard}
+            docs={before.docs}
+            request={request}
+            page={page}
+            onInstead={pairs.turn}
+          />
+        )}
+        {hasHits && (
           <div className="mt-4 border-t border-edge pt-3">
             <Breakdown cells={cells} filter={filter} titleOf={titleOf} onFilter={setFilter} />
           </div>
         )}
       </aside>
-    </div>
+    </>
   )
 }

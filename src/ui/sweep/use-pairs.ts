@@ -1,6 +1,7 @@
 'use client'
 
 import { useEffect, useMemo, useRef, useState } from 'react'
+import type { ColorDecision } from '@/core/site'
 import type { InventoryEntry, SweepRequest } from '@/core/sweep'
 import { useEditor, useEditorState } from '../editor'
 import { completePairs, draftFrom, draftsFrom, isSameSought, type PairDraft } from './draft'
@@ -43,7 +44,16 @@ export function usePairs() {
     setPairs(pairs.map((each) => (each.id === next.id ? next : each)))
   const remove = (gone: PairDraft) => setPairs(pairs.filter((each) => each !== gone))
   const clear = () => setPairs([])
-  const edits = { choose, chooseAll, add, change, remove, clear }
+  /** Has the pair that is so-and-so-manieth of the complete ones lead to something else. */
+  const turn = (index: number, to: ColorDecision) => {
+    const wanted = completePairs(pairs)[index]
+    setPairs(
+      pairs.map((each) =>
+        wanted && each.from === wanted.from && each.to === wanted.to ? { ...each, to } : each,
+      ),
+    )
+  }
+  const edits = { choose, chooseAll, add, change, remove, clear, turn }
   return { pairs, where, setWhere, paints, setPaints, request, ...edits }
 }
 

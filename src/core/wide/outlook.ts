@@ -1,0 +1,164 @@
+import { addOnKindOf } from '../add-ons'
+import { applyChanges } from '../changes'
+import {
+  contrast,
+  fromOklch,
+  mapToGamut,
+  over,
+  toOklch,
+  white,
+  writeHex,
+  type Color,
+} from '../color'
+import { kindOf } from '../elements'
+import { failingInSite } from '../generate'
+import {
+  coloredIn,
+  decisionColor,
+  readingOf,
+  seenRole,
+  spotsOnPage,
+  traceFacet,
+  type Failing,
+} from '../resolve'
+import { roleName } from '../roles'
+import {
+  addOnColors,
+  isBound,
+  recordAt,
+  type AddOn,
+  type ColorDecision,
+  type Frame,
+  type Page,
+  type PageId,
+  type Palette,
+  type SiteDocs,
+} from '../site'
+import type { SweepRequest } from '../sweep'
+import { planInMemory } from './in-memory'
+
+/** Documents as a sweep would leave them, as far as they are at hand; undefined where it is refused. */
+export function sweptDocs(docs: SiteDocs, request: SweepRequest): SiteDocs | undefined {
+  const planned = planInMemory(docs, { type: 'sweep', request })
+  if (!planned.ok) return undefined
+  return planned.changes.reduce<SiteDocs>((now, { kind, id, changes }) => {
+    const record = applyChanges(recordAt(now, { kind, id }), changes)
+    if (kind === 'frame') return { ...now, frame: record as Frame }
+    if (kind === 'page') return { ...now, pages: { ...now.pages, [id]: record as Page } }
+    return now
+  }, docs)
+}
+
+/** A pair of colours that is hard to read. */
+export interface HardToRead {
+  /** Tells it from all others. */
+  readonly key: string
+  readonly what: string
+  readonly color: Color
+  readonly ground: Color
+  readonly ratio: number
+  readonly needs: number
+}
+
+function ofThemes(frame: Frame): HardToRead[] {
+  const { light, dark } = failingInSite(frame)
+  const entry = (edition: string, { theme, role, reading }: Failing, palette: Palette) => ({
+    key: `${edition}/${theme.id}/${role}`,
+    what: `${theme.name}, ${roleName(role).toLowerCase()} on ${roleName(reading.on).toLowerCase()}${edition}`,
+    color: seenRole(palette, theme, role),
+    ground: seenRole(palette, theme, reading.on),
+    ratio: reading.ratio,
+    needs: reading.needs,
+  })
+  return [
+    ...light.map((each) => entry('', each, frame.palette)),
+    ...dark.map((each) => entry(', after dark', each, frame.palette)),
+  ]
+}
+
+/** Contrast that lines of fields need, and words (WCAG 2.2, 1.4.11 and 1.4.3). */
+const [OF_LINES, OF_WORDS] = [3, 4.5]
+
+function ofAddOn(palette: Palette, addOn: AddOn): HardToRead[] {
+  if (addOn.kind === 'other') return []
+  const held = new Map(addOnColors(addOn))
+  const { colors } = addOnKindOf(addOn.kind)
+  return Object.entries(colors).flatMap(([key, { label, on, paints }]) => {
+    if (!on) return []
+    const ground = over(decisionColor(palette, held.get(on)!), white)
+    const color = over(decisionColor(palette, held.get(key)!), ground)
+    const [ratio, needs] = [contrast(color, ground), paints === 'line' ? OF_LINES : OF_WORDS]
+    if (ratio >= needs) return []
+    const what = `${addOn.name}, ${label.toLowerCase()}`
+    return [{ key: `add-on/${addOn.id}/${key}`, what, color, ground, ratio, needs }]
+  })
+}
+
+/** Words and lines on a page that are decided where they stand, each at rest. */
+function ofPage(docs: SiteDocs, page: PageId): HardToRead[] {
+  return spotsOnPage(docs, page).flatMap((spot) =>
+    coloredIn(spot).flatMap(({ element, facet }) => {
+      const reading = element && readingOf(spot, element, traceFacet(spot, element, facet, 'rest'))
+      if (!reading?.needs || reading.ratio >= reading.needs) return []
+      const { ratio, needs, color, ground } = reading
+      const { label, title } = kindOf(element!.kind)
+      const what = `${label.toLowerCase()} “${title(element!.content).slice(0, 40)}”, ${facet.label.toLowerCase()}`
+      return [{ key: `${spot.doc}/${element!.id}/${facet.key}`, what, color, ground, ratio, needs }]
+    }),
+  )
+}
+
+/** All that is hard to read in themes and add-ons, and on a page where one is given. */
+export const hardToRead = (docs: SiteDocs, page?: PageId): HardToRead[] => [
+  ...ofThemes(docs.frame),
+  ...docs.frame.addOns.flatMap((addOn) => ofAddOn(docs.frame.palette, addOn)),
+  ...(page ? ofPage(docs, page) : []),
+]
+
+/** What would be hard to read after a change and was not before it. */
+export function wouldBeHardToRead(before: SiteDocs, after: SiteDocs, page?: PageId): HardToRead[] {
+  const known = new Set(hardToRead(before, page).map(({ key }) => key))
+  return hardToRead(after, page).filter(({ key }) => !known.has(key))
+}
+
+/** How far a shade is looked for, and in which steps, in points of OKLCH lightness. */
+const [FURTHEST, STEP] = [60, 2]
+
+/** The same colour lighter or darker, by points of OKLCH lightness: of a slot a shade of it. */
+function shifted(palette: Palette, to: ColorDecision, by: number): ColorDecision {
+  if (isBound(to)) {
+    const lightness = Math.max(-100, Math.min(100, (to.shade?.lightness ?? 0) + by))
+    return { slot: to.slot, shade: { ...to.shade, lightness } }
+  }
+  const { l, ...rest } = toOklch(decisionColor(palette, to))
+  const lightness = Math.max(0, Math.min(1, l + by / 100))
+  return { value: writeHex(mapToGamut(fromOklch({ ...rest, l: lightness }))) }
+}
+
+/**
+ * The shade nearest to what a pair leads to with which nothing would be hard to read that was not
+ * before; undefined where there is none.
+ */
+export function readableInstead(
+  docs: SiteDocs,
+  request: SweepRequest,
+  pair: number,
+  page?: PageId,
+): ColorDecision | undefined {
+  const { palette } = docs.frame
+  const known = new Set(hardToRead(docs, page).map(({ key }) => key))
+  const isFine = (to: ColorDecision) => {
+    const pairs = request.pairs.map((each, i) => (i === pair ? { ...each, to } : each))
+    const after = sweptDocs(docs, { ...request, pairs })
+    return !!after && hardToRead(after, page).every(({ key }) => known.has(key))
+  }
+  for (let by = STEP; by <= FURTHEST; by += STEP) {
+    for (const to of [
+      shifted(palette, request.pairs[pair]!.to, -by),
+      shifted(palette, request.pairs[pair]!.to, by),
+    ]) {
+      if (isFine(to)) return to
+    }
+  }
+  return undefined
+}

@@ -1,0 +1,57 @@
+import { useDeferredValue, useEffect, useMemo, useState } from 'react'
+import type { PageId, SiteDocs } from '@/core/site'
+import type { SweepRequest } from '@/core/sweep'
+import { sweptDocs, wouldBeHardToRead, type HardToRead } from '@/core/wide'
+import { useEditor, useEditorState } from '../editor'
+import { problemWords } from '../words'
+
+interface OnPage {
+  /** The documents with the page among them; undefined while that is on its way. */
+  readonly docs?: SiteDocs
+  readonly failure?: string
+}
+
+/** The documents with a page that need not be open. */
+export function useDocsWith(page: PageId): OnPage {
+  const { client } = useEditor()
+  const docs = useEditorState((state) => state.docs)
+  const isOpen = docs.pages[page] !== undefined
+  const [fetched, setFetched] = useState<{ page: PageId; docs?: SiteDocs; failure?: string }>()
+  useEffect(() => {
+    if (isOpen) return undefined
+    let current = true
+    void client.page(page).then((result) => {
+      if (!current) return
+      if (!result.ok) return setFetched({ page, failure: problemWords(result.problem) })
+      const { page: loaded, pictures } = result.value
+      const more = {
+        pages: { ...docs.pages, [page]: loaded },
+        pictures: { ...docs.pictures, ...pictures },
+      }
+      setFetched({ page, docs: { ...docs, ...more } })
+    })
+    return () => {
+      current = false
+    }
+  }, [client, page, isOpen, docs])
+  if (isOpen) return { docs }
+  return fetched?.page === page ? fetched : {}
+}
+
+export interface SweepOutlook {
+  readonly after?: SiteDocs
+  readonly hard: readonly HardToRead[]
+}
+
+/** A page as a sweep would leave it, and what would be hard to read then and is not now. */
+export function useOutlook(
+  before: SiteDocs | undefined,
+  request: SweepRequest | undefined,
+  page: PageId,
+): SweepOutlook {
+  const asked = useDeferredValue(request)
+  return useMemo(() => {
+    const after = before && asked && sweptDocs(before, asked)
+    return after ? { after, hard: wouldBeHardToRead(before, after, page) } : { hard: [] }
+  }, [before, asked, page])
+}
