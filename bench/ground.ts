@@ -1,5 +1,5 @@
 import { execFileSync, spawnSync } from 'node:child_process'
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { randomUUID } from 'node:crypto'
@@ -86,8 +86,10 @@ async function makeSite(count: number): Promise<string> {
 /** The files of a site in a folder, as anything else would work on them. */
 function folderOf(count: number): string {
   const folder = mkdtempSync(path.join(tmpdir(), 'easel-bench-'))
-  for (const [name, text] of renderSite(largeSite(count)))
+  for (const [name, text] of renderSite(largeSite(count))) {
+    mkdirSync(path.dirname(path.join(folder, name)), { recursive: true })
     writeFileSync(path.join(folder, name), text)
+  }
   return folder
 }
 

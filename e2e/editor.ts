@@ -14,6 +14,7 @@ const landmarks = {
   '/themes': '[data-cell]',
   '/looks': '[data-testid="looks-stage"]',
   '/rhythm': '[aria-label^="Header of "]',
+  '/add-ons': '[data-testid="add-on-preview"]',
   '/sweep': '[data-entry]',
   '/history': '[aria-label="Edits"]',
 } as const

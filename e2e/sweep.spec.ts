@@ -31,7 +31,7 @@ test('a colour goes from everything with its kin, the logo too, and undo brings 
   await page.getByText('its tints, shades and transparent variants move along').click()
   await page
     .getByTestId('pair')
-    .getByRole('button', { name: /^Brand/ })
+    .getByRole('button', { name: /^Replace by: Brand/ })
     .click()
   const chooser = page.getByRole('dialog', { name: 'Replace by' })
   await chooser.getByRole('button', { name: 'A loose colour' }).click()

@@ -177,6 +177,10 @@ export function problemWords(problem: Problem): string {
       return 'There is nothing to redo.'
     case 'nothing-to-sweep':
       return 'There is nothing to change: no use is ticked, or all is so already.'
+    case 'not-kept':
+      return `“${problem.told}” cannot be taken back by itself: it was undone, or what stood before it was not kept. Go back to a checkpoint instead.`
+    case 'touched':
+      return `${problem.count.toLocaleString('en-GB')} of its uses were changed since: ${problem.labels.join('; ')}${problem.count > problem.labels.length ? ' …' : ''}. The other ${problem.of.toLocaleString('en-GB')} can be taken back.`
     case 'moved-on': {
       const what = problem.since.map((told) => `“${told}”`).join(', ')
       return `Nothing was replaced: the site was changed since the dry run${what ? ` (${what})` : ''}, and ${problem.expected.toLocaleString('en-GB')} uses are ${problem.now.toLocaleString('en-GB')} by now. It was run again; look, then sweep.`

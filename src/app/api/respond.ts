@@ -22,6 +22,8 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   'history-closed': 422,
   'nothing-to-sweep': 422,
   'moved-on': 409,
+  'not-kept': 422,
+  touched: 409,
   cancelled: 409,
   'plan-gone': 410,
   'nothing-to-copy': 422,

@@ -10,3 +10,4 @@ export {
 export { applyChanges, ChangeUnfit } from './apply'
 export { changesBetween } from './between'
 export { isSame } from './same'
+export { takenBack, type TakenBack } from './take-back'

@@ -13,6 +13,8 @@ export {
   checkpointRequest,
   copyPaletteRequest,
   dryRunRequest,
+  takeBackRequest,
+  type TakeBackRequest,
   recolorRequest,
   type RecolorRequest,
   keepLiveryRequest,

@@ -164,6 +164,8 @@ export interface HistoryEntry {
   readonly standing: 'live' | 'undone' | 'abandoned' | 'closed' | null
   readonly told: string
   readonly at: string
+  /** Whether the state before it was kept, so that it can be taken back whatever came after. */
+  readonly takesBack?: true
 }
 
 /** Some of the history, newest first; `revision` is that of the site. */
@@ -275,7 +277,7 @@ export interface JobState {
   readonly result?: JobResult
 }
 
-export type JobKind = 'wide' | 'step' | 'publish' | 'pack'
+export type JobKind = 'wide' | 'step' | 'take-back' | 'publish' | 'pack'
 
 export interface JobResult {
   /** The revision that a wide edit left. */

@@ -39,6 +39,15 @@ export type Problem =
   | { readonly code: 'forbidden' }
   | { readonly code: 'stale'; readonly revision: number }
   | { readonly code: 'edit-refused'; readonly problem: EditProblem; readonly clientId: string }
+  /** An edit that cannot be taken back by itself: it was undone, or the state before it was not kept. */
+  | { readonly code: 'not-kept'; readonly told: string }
+  /** Of what an edit did, some was changed since: `labels` are the first of those, `of` could be taken back. */
+  | {
+      readonly code: 'touched'
+      readonly count: number
+      readonly of: number
+      readonly labels: readonly string[]
+    }
   | { readonly code: 'nothing-to-undo' }
   | { readonly code: 'nothing-to-redo' }
   /** What a change was made of no longer fits the site, so it is not taken back or brought again. */

@@ -51,6 +51,13 @@ export const recolorRequest = z.strictObject({
   tolerance: z.number().min(1).max(90),
 })
 export type RecolorRequest = z.infer<typeof recolorRequest>
+/** An edit to take back; `leaves` what somebody changed since. */
+export const takeBackRequest = z.strictObject({
+  base: z.union([revision, z.literal('any')]),
+  revision,
+  leaves: z.boolean(),
+})
+export type TakeBackRequest = z.infer<typeof takeBackRequest>
 export const dryRunRequest = z.strictObject({ sweep: sweepRequest })
 /** Begins a site: empty, perhaps around a colour, or as a copy of another one. */
 export const beginRequest = z.strictObject({

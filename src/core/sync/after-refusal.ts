@@ -33,6 +33,8 @@ export const afterRefusal: Readonly<Record<Problem['code'], AfterRefusal>> = {
   'plan-gone': 'split',
   'nothing-to-sweep': 'split',
   'moved-on': 'split',
+  'not-kept': 'split',
+  touched: 'split',
   'nothing-to-copy': 'split',
   'own-site': 'split',
   'other-name': 'split',

@@ -63,6 +63,12 @@ export function createErrands(needs: ErrandsNeeds) {
       return outcome(await transport.wide('any', intent))
     })
 
+  const takeBack = (revision: number, leaves: boolean): Promise<Result<JobResult>> =>
+    onServer(async () => {
+      watch.forget()
+      return outcome(await transport.takeBack(revision, leaves))
+    })
+
   const publish = (): Promise<Result<JobResult>> =>
     onServer(async () => outcome(await transport.publish()))
 
@@ -72,5 +78,5 @@ export function createErrands(needs: ErrandsNeeds) {
     return result.ok ? undefined : result.problem
   }
 
-  return { note, onServer, step, wide, publish, cancel }
+  return { note, onServer, step, wide, takeBack, publish, cancel }
 }

@@ -169,6 +169,10 @@ export function modelServer() {
         land(planned.changes, planned.told)
         return done(job({ result: { revision: revision(), changed: planned.count } }))
       }),
+    takeBack: () =>
+      answered('take-back', () =>
+        done(job({ state: 'refused', problem: { code: 'not-kept', told: '' } })),
+      ),
     publish: () => answered('publish', () => done(job({ kind: 'publish' }))),
     job: () => answered('job', () => done(job({}))),
     cancel: () => answered('cancel', () => done(null)),

@@ -111,7 +111,7 @@ describe('an edit that the server will not have', () => {
       if (edits) sizes.push(JSON.stringify(edits).length)
       return undefined
     })
-    const css = (n: number) => ({ type: 'setCustomCss', css: `/*${n}*/`.padEnd(199_000, ' ') })
+    const css = (n: number) => ({ type: 'setCustomCss', css: `/*${n}*/`.padEnd(1_100_000, ' ') })
     for (let n = 0; n < 12; n += 1) sync.dispatch(css(n) as Edit)
     for (let i = 0; i < 8; i += 1) await settle()
     expect(sync.getState().pending).toEqual([])

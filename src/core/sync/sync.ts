@@ -30,6 +30,8 @@ export interface SiteSync {
   readonly step: (kind: 'undo' | 'redo') => Promise<Problem | undefined>
   /** Carries a wide edit out where the index is; ends once it is stored and seen here. */
   readonly wide: (intent: WideIntent) => Promise<Result<JobResult>>
+  /** Takes an edit back that others came after, but for what was changed since where one leaves that. */
+  readonly takeBack: (revision: number, leaves: boolean) => Promise<Result<JobResult>>
   readonly publish: () => Promise<Result<JobResult>>
   /** Breaks long work off. */
   readonly cancel: (job: string) => Promise<Problem | undefined>
@@ -104,7 +106,7 @@ export function createSync(
 
   const { dispatch, carryOut } = createCarrying({ held, watch, origins, layers, newId, flush })
   const needs = { held, transport, watch, origins, standing, after, flush }
-  const { note, onServer, step, wide, publish, cancel } = createErrands(needs)
+  const { note, onServer, step, wide, takeBack, publish, cancel } = createErrands(needs)
 
   return {
     getState,
@@ -114,6 +116,7 @@ export function createSync(
     step,
     onServer,
     wide,
+    takeBack,
     publish,
     cancel,
     async holdPage(page) {

@@ -27,6 +27,8 @@ export interface SiteTransport {
   readonly changes: (since: number, held: readonly string[]) => Promise<Result<ChangesSince>>
   readonly step: (kind: 'undo' | 'redo', base: number) => Promise<Result<Stepped>>
   readonly wide: (base: number | 'any', intent: WideIntent) => Promise<Result<JobState>>
+  /** Takes an edit back that others came after; what was changed since stays, where one leaves it. */
+  readonly takeBack: (revision: number, leaves: boolean) => Promise<Result<JobState>>
   readonly publish: () => Promise<Result<JobState>>
   readonly job: (id: string) => Promise<Result<JobState>>
   readonly cancel: (id: string) => Promise<Result<null>>

@@ -2,14 +2,30 @@ import { Op } from 'sequelize'
 import { done, type HistoryEntry, type HistoryPage, type Result } from '@/core/payloads'
 import { siteFor, type Actor } from '../access'
 import { models, type EditRow } from '../database/models'
+import { select } from '../database/sets'
 
-const entryOf = ({ revision, kind, standing, told, createdAt }: EditRow): HistoryEntry => ({
+const entryOf = (
+  { revision, kind, standing, told, createdAt }: EditRow,
+  kept: ReadonlySet<number>,
+): HistoryEntry => ({
   revision,
   kind,
   standing,
   told,
   at: createdAt.toISOString(),
+  ...(kind === 'do' && standing === 'live' && kept.has(revision) ? { takesBack: true } : {}),
 })
+
+/** The edits of which the state before was kept. */
+async function withCheckpoint(siteId: string, revisions: readonly number[]) {
+  const rows = await select<{ revision: number }>(
+    `select e.revision from unnest($2::int[]) as e (revision)
+     where exists (select from checkpoints c where c.site_id = $1 and c.name like 'Before: %'
+       and c.revision between e.revision - 1 and e.revision)`,
+    [siteId, revisions],
+  )
+  return new Set(rows.map(({ revision }) => revision))
+}
 
 /** The newest edits first, at most `limit`, those before a revision where one is given. */
 export async function readHistory(
@@ -25,5 +41,12 @@ export async function readHistory(
     order: [['revision', 'DESC']],
     limit,
   })
-  return done({ revision: found.value.revision, entries: rows.map(entryOf) })
+  const kept = await withCheckpoint(
+    siteId,
+    rows.map(({ revision }) => revision),
+  )
+  return done({
+    revision: found.value.revision,
+    entries: rows.map((row) => entryOf(row, kept)),
+  })
 }

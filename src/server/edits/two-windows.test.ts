@@ -23,7 +23,7 @@ afterAll(async () => {
 const sent = async <T>(result: Promise<Result<T>>): Promise<Result<T>> =>
   JSON.parse(JSON.stringify(await result)) as Result<T>
 
-async function worked(kind: 'wide' | 'publish', data: unknown) {
+async function worked(kind: 'wide' | 'take-back' | 'publish', data: unknown) {
   const job = await beginJob(localOwner, siteId, kind, data)
   if (!job.ok) return job
   await workOn(job.value)
@@ -38,6 +38,7 @@ const transport: SiteTransport = {
   changes: (since, held) => sent(changesSince(localOwner, siteId, since, held)),
   step: (kind, base) => sent(stepOrJob(localOwner, siteId, base, kind)),
   wide: (base, intent) => sent(worked('wide', { base, intent })),
+  takeBack: (revision, leaves) => sent(worked('take-back', { base: 'any', revision, leaves })),
   publish: () => sent(worked('publish', null)),
   job: (id) => sent(jobState(localOwner, siteId, id)),
   cancel: () => Promise.resolve(done(null)),

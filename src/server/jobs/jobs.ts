@@ -36,6 +36,7 @@ export interface JobRow {
 const deeds: Readonly<Record<JobKind, Deed>> = {
   wide: 'edit',
   step: 'edit',
+  'take-back': 'edit',
   publish: 'publish',
   pack: 'read',
 }

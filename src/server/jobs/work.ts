@@ -1,10 +1,10 @@
 import type { Transaction } from 'sequelize'
-import type { JobKind, JobResult, Result } from '@/core/payloads'
+import type { JobKind, JobResult, Result, TakeBackRequest } from '@/core/payloads'
 import { wideIntent } from '@/core/wide'
 import { isUnreadable } from '@/core/site'
 import type { Actor } from '../access'
 import { select, tell } from '../database/sets'
-import { carryOutWide, step, type StepKind, type WorkWatch } from '../edits'
+import { carryOutWide, step, takeBack, type StepKind, type WorkWatch } from '../edits'
 import { announce } from '../live/hear'
 import { pack, publish } from '../publishing'
 import { StorageFailed } from '../storage'
@@ -34,6 +34,12 @@ const works: Readonly<Record<JobKind, Work>> = {
   async step(actor, site, data: { readonly base: number; readonly kind: StepKind }, watch) {
     const result = await step(actor, site, data.base, data.kind, watch)
     return result.ok ? { ok: true, value: { revision: result.value.revision } } : result
+  },
+  async 'take-back'(actor, site, data: TakeBackRequest, watch) {
+    const result = await takeBack(actor, site, data.base, data, watch)
+    if (!result.ok) return result
+    const { revision, changed } = result.value
+    return { ok: true, value: { revision, changed } }
   },
   async publish(actor, site, _data, watch) {
     const result = await publish(actor, site, watch)

@@ -31,9 +31,9 @@ export function ColorField(props: ColorFieldProps) {
       trigger={
         <button
           type="button"
-          aria-label={`${label}: ${words ?? 'not chosen'}`}
           className="flex h-12 w-full min-w-0 items-center gap-3 rounded-md border border-edge-strong/60 bg-raised px-2.5 text-left hover:bg-hover"
         >
+          <span className="sr-only">{label}: </span>
           {decision ? (
             <>
               <Swatch color={decisionHex(docs.frame.palette, decision)} size={30} />

@@ -64,6 +64,8 @@ export function siteTransport(site: string, address = ''): SiteTransport {
       call<ChangesSince>(`${at}/changes?${query({ since, pages: held.join(',') })}`),
     step: (kind, base) => call<Stepped>(`${at}/${kind}`, { base }),
     wide: (base, intent) => call<JobState>(`${at}/wide`, { base, intent }),
+    takeBack: (revision, leaves) =>
+      call<JobState>(`${at}/take-back`, { base: 'any', revision, leaves }),
     publish: () => call<JobState>(`${at}/publication`, {}),
     job: (id) => call<JobState>(`${at}/jobs/${encodeURIComponent(id)}`),
     cancel: (id) => call<null>(`${at}/jobs/${encodeURIComponent(id)}/cancel`, {}),

@@ -204,6 +204,7 @@ export interface Editor extends Pick<
   | 'carryOut'
   | 'step'
   | 'wide'
+  | 'takeBack'
   | 'publish'
   | 'cancel'
   | 'onServer'

@@ -5,6 +5,7 @@ import type { HistoryEntry, HistoryPage, Result } from '@/core/payloads'
 import { useEditor, useEditorState } from '../editor'
 import { useRowWindow, Notice } from '../kit'
 import { problemWords, when } from '../words'
+import { TakeBack } from './take-back'
 
 const STANDING = {
   live: '',
@@ -108,6 +109,7 @@ function Entry({ entry }: { readonly entry: HistoryEntry }) {
       <span className="code text-soft">{entry.revision}</span>
       <span className={isGone ? 'text-soft line-through' : ''}>
         {entry.kind === 'do' ? entry.told : `${entry.kind}: ${entry.told}`}
+        {entry.takesBack && <TakeBack entry={entry} />}
       </span>
       <span className="text-right whitespace-nowrap text-soft">
         {entry.standing ? STANDING[entry.standing] : ''} {when(entry.at)}

@@ -74,7 +74,7 @@ export function TopBar({ onHelp, onFind }: TopBarProps) {
             key={suffix}
             href={`${base}${suffix}`}
             aria-current={view === suffix ? 'page' : undefined}
-            className="flex h-full items-center border-b-2 border-transparent px-3 text-soft hover:text-ink aria-[current=page]:border-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+            className="flex h-full items-center border-b-2 border-transparent px-3 text-soft max-[1100px]:px-2 hover:text-ink aria-[current=page]:border-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink"
           >
             {label}
             {suffix === '/sweep' && <LeftMark />}

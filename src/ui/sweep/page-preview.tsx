@@ -40,9 +40,9 @@ export function PagePreview({ page, pages, before, after, failure, onPage }: Pag
         >
           Flick
         </Button>
-        <span className="text-xs text-soft">
-          {divider === 0 ? 'after' : divider === 1 ? 'before' : 'before and after'}; vector pictures
-          change in their files and are shown as they are
+        <span className="truncate text-xs text-soft">
+          {divider === 0 ? 'After' : divider === 1 ? 'Before' : 'Before and after'}. Vector pictures
+          are shown as they are.
         </span>
       </div>
       {failure && <Notice>{failure}</Notice>}

@@ -162,7 +162,7 @@ function DryRunPanes({ pairs }: { readonly pairs: Pairs }) {
             onPage={setLooked}
           />
         )}
-        <HoldingList going={goingIn(docs.frame.palette, pairs.pairs)} />
+        {shows === 'uses' && <HoldingList going={goingIn(docs.frame.palette, pairs.pairs)} />}
       </section>
       <aside aria-label="Dry run" className="min-h-0 overflow-y-auto border-l border-edge p-4">
         <SweepSummary

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { writeDecision } from '@/core/edit'
 import { isBound, type ColorDecision, type PageId, type SiteElement } from '@/core/site'
-import { noPictures, placeIds, useKey as keyOf, usesIn, type Use } from '@/core/uses'
+import { noPictures, useKey as keyOf, usesIn, type Use } from '@/core/uses'
 import { ColorChooser } from '../color'
 import { useEditor, useEditorState, type Selection } from '../editor'
 import { Swatch } from '../kit'
@@ -43,8 +43,8 @@ export function TextColors(props: TextColorsProps) {
       ? { slot: decision.slot }
       : { value: decision.value, within: 0 as const }
     // Of all uses of that colour, this one alone.
-    const only = { withoutPlaces: [...placeIds], but: [keyOf(use)] }
-    const request = { pairs: [{ from, to }], scope: 'site' as const, ...only }
+    const ticks = { rules: [{ where: {}, take: false }], except: [keyOf(use)] }
+    const request = { pairs: [{ from, to }], scope: 'site' as const, ticks }
     const result = await editor.wide({ type: 'sweep', request })
     if (!result.ok) return void toast.error(problemWords(result.problem))
     toast(`${use.text} in the snippet is ${writeDecision(palette, to)} now.`)
