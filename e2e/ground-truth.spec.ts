@@ -1,5 +1,6 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
 import fc from 'fast-check'
+import sharp from 'sharp'
 
 /**
  * The browser as the judge of a sweep: what it computes and paints before and after, of colours
@@ -238,10 +239,8 @@ test('4,000 colours planted among 4,000 decoys: each is found, nothing else; the
   const after = await computed(page, customCss, planted)
   expect(after.planted.filter(shows)).toEqual([])
   const isNew = (value: string) =>
-    value.includes(NEW_CSS) || value.includes('color(srgb 0.41961 0.17647 0.36078)')
-  expect(
-    after.planted.filter((value) => !isNew(value) && !/color\(srgb 0\.4196/.test(value)),
-  ).toEqual([])
+    value.includes(NEW_CSS) || /color\(srgb 0\.4(?:2|196\d*) 0\.176\d* 0\.36\d*\)/.test(value)
+  expect(after.planted.filter((value) => !isNew(value))).toEqual([])
   expect(after.others).toEqual(before.others)
 
   // Not a byte is other outside of the places.
@@ -283,25 +282,16 @@ function colorsOn(page: Page): Promise<ReadonlyArray<readonly [key: string, valu
   })
 }
 
-/** The share of pixels of a page that are of a colour, pictures of pixels left out. */
+/** How many pixels of a page are of a colour, pictures of pixels left out. */
 async function pixelsOf(page: Page, [r, g, b]: readonly [number, number, number]) {
   await page.addStyleTag({ content: 'img:not([src*=".svg"]){visibility:hidden!important}' })
   const shot = await page.screenshot({ fullPage: true })
-  return page.evaluate(
-    async ([data, red, green, blue]) => {
-      const bitmap = await createImageBitmap(await (await fetch(data)).blob())
-      const canvas = new OffscreenCanvas(bitmap.width, bitmap.height)
-      const context = canvas.getContext('2d')!
-      context.drawImage(bitmap, 0, 0)
-      const { data: bytes } = context.getImageData(0, 0, bitmap.width, bitmap.height)
-      let count = 0
-      for (let i = 0; i < bytes.length; i += 4) {
-        if (bytes[i] === red && bytes[i + 1] === green && bytes[i + 2] === blue) count += 1
-      }
-      return count
-    },
-    [`data:image/png;base64,${shot.toString('base64')}`, r, g, b] as const,
-  )
+  const { data } = await sharp(shot).removeAlpha().raw().toBuffer({ resolveWithObject: true })
+  let count = 0
+  for (let i = 0; i < data.length; i += 3) {
+    if (data[i] === r && data[i + 1] === g && data[i + 2] === b) count += 1
+  }
+  return count
 }
 
 const published = process.env.EASEL_PUBLISHED ?? ''
@@ -343,10 +333,8 @@ test('on the published pages of the demo the old colour is in no computed value 
     expect(now.map(([key]) => key)).toEqual(then.map(([key]) => key))
     // The old colour in any transparency is the new one in the same; all else is as it was.
     const swept = (value: string) =>
-      value
-        .replaceAll(OLD_CSS, NEW_CSS)
-        .replaceAll('rgba(28, 90, 84,', 'rgba(107, 45, 92,')
-        .replaceAll('color(srgb 0.1098', 'color(srgb 0.4196')
+      value.replaceAll(OLD_CSS, NEW_CSS).replaceAll('rgba(28, 90, 84,', 'rgba(107, 45, 92,')
+
     const other = now.flatMap(([key, value], i) => {
       const wanted = swept(then[i]![1])
       return value === wanted ? [] : [`${key}: ${value}, not ${wanted}`]

@@ -10,6 +10,7 @@ import type {
   PartPlaces,
   Result,
 } from '@/core/payloads'
+import { done } from '@/core/payloads'
 import type { SweepRequest, UseFilter } from '@/core/sweep'
 import { problemWords } from '../words'
 import { useEditor, useEditorState } from './context'
@@ -69,10 +70,19 @@ export function useLeftovers(): Asked<Leftovers> {
   return useAnswer(client.leftovers, [client], QUIET)
 }
 
+/** A dry run with what it was asked for: until the next one comes it may be of a request before. */
+export interface AskedDryRun extends DryRun {
+  readonly request: SweepRequest
+}
+
 /** What a sweep would do, asked by itself as soon as there is one. */
-export function useDryRun(request: SweepRequest | undefined): Asked<DryRun> {
+export function useDryRun(request: SweepRequest | undefined): Asked<AskedDryRun> {
   const { client } = useEditor()
-  const asked = useAnswer(request && (() => client.dryRun(request)), [client, request])
+  const ask = async (asked: SweepRequest): Promise<Result<AskedDryRun>> => {
+    const result = await client.dryRun(asked)
+    return result.ok ? done({ ...result.value, request: asked }) : result
+  }
+  const asked = useAnswer(request && (() => ask(request)), [client, request])
   return request ? asked : {}
 }
 

@@ -9,6 +9,8 @@ interface SweepSummaryProps {
   /** Its hits, counted; undefined while they are on their way. */
   readonly cells: readonly Cell[] | undefined
   readonly ticks: TickState
+  /** Whether the run is of what is asked for now; else the next one is on its way. */
+  readonly isFresh: boolean
   readonly busy: boolean
   /** The sweep that is under way, where it takes a while. */
   readonly job?: JobState
@@ -20,7 +22,7 @@ const number = (count: number) => count.toLocaleString('en-GB')
 
 /** What a sweep would do, in numbers, and the one button that does it. */
 export function SweepSummary(props: SweepSummaryProps) {
-  const { run, cells, ticks, busy, job, onApply, onCancel } = props
+  const { run, cells, ticks, isFresh, busy, job, onApply, onCancel } = props
   if (!run) {
     return (
       <>
@@ -47,7 +49,12 @@ export function SweepSummary(props: SweepSummaryProps) {
           </div>
         ))}
       </dl>
-      <Button look="strong" className="h-9 w-full" disabled={count === 0 || busy} onClick={onApply}>
+      <Button
+        look="strong"
+        className="h-9 w-full"
+        disabled={count === 0 || busy || !isFresh}
+        onClick={onApply}
+      >
         {busy ? 'Sweeping …' : `Sweep ${counted(count, 'use')}`}
       </Button>
       {busy && job && <Progress job={job} onCancel={onCancel} />}

@@ -169,6 +169,7 @@ function DryRunPanes({ pairs }: { readonly pairs: Pairs }) {
           run={run}
           cells={cells}
           ticks={ticks}
+          isFresh={run?.request === pairs.request}
           busy={busy}
           job={job}
           onApply={() => {
