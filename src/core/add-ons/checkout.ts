@@ -5,14 +5,14 @@ const sheet = (title: string, inner: string) => `<main><h1>${title}</h1>${inner}
 const pay = (write: Write) =>
   sheet(
     'Your basket',
-    `<dl><dt>Harbour, ruled</dt><dd>24.00</dd><dt>Postage</dt><dd>3.50</dd><dt>Total</dt><dd class="total">27.50 ${write('currency')}</dd></dl>` +
-      `<p><span class="button">${write('button')}</span></p><p><span class="link">Back to the shop</span></p>`,
+    `<dl><dt>Harbour, ruled</dt><dd>24.00</dd><dt>Postage</dt><dd>3.50</dd><dt>Total</dt><dd class="its-total">27.50 ${write('currency')}</dd></dl>` +
+      `<p><span class="its-button">${write('button')}</span></p><p><span class="its-link">Back to the shop</span></p>`,
   )
 
 const thanks = (write: Write) =>
   sheet(
     'Thank you',
-    `<p class="done">${write('thanks')}</p><p><span class="link">Back to the shop</span></p>`,
+    `<p class="its-done">${write('thanks')}</p><p><span class="its-link">Back to the shop</span></p>`,
   )
 
 export const checkout: AddOnKind = {
@@ -49,10 +49,10 @@ body.add-on-checkout { margin: 0; min-height: 100vh; background: var(--page-back
 .add-on-checkout h1 { margin: 0 0 24px; font-size: 30px; line-height: 1.2; }
 .add-on-checkout dl { display: grid; grid-template-columns: 1fr auto; gap: 10px 24px; margin: 0 0 24px; }
 .add-on-checkout dd { margin: 0; text-align: right; }
-.add-on-checkout .total { color: var(--total-color); font-weight: 700; }
-.add-on-checkout .button { display: inline-block; padding: 12px 24px; border-radius: 8px; background: var(--button-background); color: var(--button-label); font-weight: 600; }
-.add-on-checkout .link { color: var(--link-color); text-decoration: underline; }
-.add-on-checkout .done { padding: 18px 20px; border-radius: 8px; background: var(--done-background); color: var(--done-text); }`,
+.add-on-checkout .its-total { color: var(--total-color); font-weight: 700; }
+.add-on-checkout .its-button { display: inline-block; padding: 12px 24px; border-radius: 8px; background: var(--button-background); color: var(--button-label); font-weight: 600; }
+.add-on-checkout .its-link { color: var(--link-color); text-decoration: underline; }
+.add-on-checkout .its-done { padding: 18px 20px; border-radius: 8px; background: var(--done-background); color: var(--done-text); }`,
   spots: {},
   pages: {
     checkout: { title: 'Your basket', html: pay },

@@ -27,13 +27,13 @@ export const newsletter: AddOnKind = {
   },
   css: `
 .add-on-newsletter { padding: 28px 24px; background: var(--form-background); color: var(--form-text); font: 16px/1.5 system-ui, sans-serif; }
-.add-on-newsletter .row { display: flex; flex-wrap: wrap; justify-content: center; align-items: center; gap: 12px; }
-.add-on-newsletter .field { min-width: 220px; padding: 10px 14px; border: 1px solid var(--field-line); border-radius: 6px; background: var(--field-background); color: var(--form-text); }
-.add-on-newsletter .button { padding: 10px 18px; border-radius: 6px; background: var(--button-background); color: var(--button-label); font-weight: 600; }`,
+.add-on-newsletter .its-row { display: flex; flex-wrap: wrap; justify-content: center; align-items: center; gap: 12px; }
+.add-on-newsletter .its-field { min-width: 220px; padding: 10px 14px; border: 1px solid var(--field-line); border-radius: 6px; background: var(--field-background); color: var(--form-text); }
+.add-on-newsletter .its-button { padding: 10px 18px; border-radius: 6px; background: var(--button-background); color: var(--button-label); font-weight: 600; }`,
   spots: {
     below: (write) =>
-      `<div class="row"><span>${write('invitation')}</span><span class="field">you@example.org</span>` +
-      `<span class="button">${write('button')}</span></div>`,
+      `<div class="its-row"><span>${write('invitation')}</span><span class="its-field">you@example.org</span>` +
+      `<span class="its-button">${write('button')}</span></div>`,
   },
   pages: {},
 }

@@ -1,0 +1,189 @@
+import { expect, test, type Page } from '@playwright/test'
+import {
+  clickOnStage,
+  computedOnStage,
+  isSaved,
+  leavesTheSiteAsItWas,
+  openPaint,
+  openView,
+  stageFrame,
+  tern,
+  undo,
+} from './editor'
+
+leavesTheSiteAsItWas()
+
+const sweepButton = (page: Page) => page.getByRole('button', { name: /^Sweep [\d,]+ uses?$/ })
+const applied = (page: Page) => page.getByText(/uses? replaced. A checkpoint was kept first/)
+
+/** Begins a sweep of the old green to a loose colour. */
+async function greenTo(page: Page, color: string): Promise<void> {
+  await openView(page, '/sweep')
+  await page.locator('[data-entry="1c5a54ff"]').first().click()
+  await page
+    .getByTestId('pair')
+    .getByRole('button', { name: /^Replace by/ })
+    .click()
+  const chooser = page.getByRole('dialog', { name: 'Replace by' })
+  await chooser.getByRole('button', { name: 'A loose colour' }).click()
+  await chooser.getByLabel('Any notation').fill(color)
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Escape')
+  await expect(page.getByTestId('pair')).toContainText('stays loose')
+  await expect(sweepButton(page)).toBeEnabled()
+}
+
+test('an add-on is led from the page to its settings; a colour of it is bound, and follows its slot', async ({
+  page,
+}) => {
+  await openPaint(page)
+  const launcher = '.add-on-chat summary'
+  expect(await computedOnStage(page, launcher, 'background-color')).toBe('rgb(28, 90, 84)')
+  // It stands fixed at the foot of the window, which on the stage is the foot of the page.
+  await page.getByTestId('stage-scroll').evaluate((node) => node.scrollTo(0, node.scrollHeight))
+  await clickOnStage(page, launcher)
+  await expect(
+    page.getByText('Help-desk chat is an add-on: it has colours of its own.'),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Its settings' }).click()
+  await page.getByRole('button', { name: /^Button: #1C5A54/ }).click()
+  await page
+    .getByRole('dialog', { name: 'Button' })
+    .getByRole('button', { name: 'Spark', exact: true })
+    .click()
+  await page.keyboard.press('Escape')
+  await expect(
+    page.getByRole('button', { name: /^Button: Spark\s*follows its slot/ }),
+  ).toBeVisible()
+  await expect(page.getByText('1 of 5 colours bound')).toBeVisible()
+  await isSaved(page)
+  await openPaint(page)
+  expect(await computedOnStage(page, launcher, 'background-color')).toBe('rgb(214, 90, 42)')
+
+  // Another one is put on the site and taken off again, with the keyboard alone.
+  await openView(page, '/add-ons')
+  await page.getByRole('button', { name: 'Put announcement bar on the site' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Announcement bar')
+  await expect(
+    page.frameLocator('[data-testid="add-on-preview"] iframe').locator('.add-on-announcement-bar'),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Take it off the site' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(
+    page.getByText('Announcement bar is off the site, its settings with it.'),
+  ).toBeVisible()
+  await isSaved(page)
+})
+
+test('a dry run is narrowed, ticked part by part and led to where a use stands; the page is seen before and after', async ({
+  page,
+}) => {
+  await greenTo(page, '#6b2d5c')
+  const all = Number(/\d+/.exec((await sweepButton(page).textContent())!)![0])
+  await page
+    .getByRole('region', { name: 'By kind of thing' })
+    .getByRole('button', { name: /Add-on/ })
+    .click()
+  const part = page.getByLabel(/^All of these: Add-on/)
+  const own = Number(/\d+$/.exec((await part.locator('xpath=..').textContent())!)![0])
+  await part.uncheck()
+  await expect(sweepButton(page)).toHaveText(`Sweep ${all - own} uses`)
+  await expect(
+    page.getByRole('list', { name: 'Hits' }).getByText('Checkout, words of the thanks'),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Show all' }).click()
+  await expect(sweepButton(page)).toHaveText(`Sweep ${all - own} uses`)
+
+  await page.getByText('On the page').click()
+  const frames = page.getByTestId('sweep-stage').locator('iframe')
+  await page.getByLabel('Page', { exact: true }).selectOption({ label: 'Journal' })
+  const colored = (n: number) =>
+    frames
+      .nth(n)
+      .contentFrame()
+      .locator('.quote')
+      .first()
+      .evaluate((node) => getComputedStyle(node).borderLeftColor)
+  await expect.poll(() => colored(0)).toBe('rgb(107, 45, 92)')
+  await expect.poll(() => colored(1)).toBe('rgb(28, 90, 84)')
+  await page.getByRole('button', { name: 'Flick' }).click()
+  await expect(page.getByRole('slider', { name: /Divider/ })).toHaveAttribute('aria-valuenow', '0')
+
+  await page.getByText('Every use').click()
+  await page.getByRole('button', { name: /^Go to Journal, quote/ }).click()
+  await page
+    .getByRole('button', { name: /^Page: Journal|Journal/ })
+    .first()
+    .waitFor()
+  await expect(stageFrame(page).locator('.quote').first()).toBeVisible()
+  await expect(
+    page.getByRole('complementary', { name: 'Trace' }).or(page.getByText(/quote/i)).first(),
+  ).toBeVisible()
+})
+
+test('what would be hard to read is told, and the nearest shade that would not is taken', async ({
+  page,
+}) => {
+  await greenTo(page, '#b58ac0')
+  const hard = page.getByRole('region', { name: 'Hard to read after it' })
+  await expect(hard).toContainText(/pairs would be hard to read/)
+  await hard.getByRole('button', { name: 'Find the nearest readable shade' }).click()
+  await hard.getByRole('button', { name: /^Take #[0-9a-f]{6} instead$/ }).click()
+  await expect(hard).toHaveCount(0)
+})
+
+test('a photograph that would not follow is recoloured and put in place; the original is kept, undo brings it back', async ({
+  page,
+}) => {
+  await greenTo(page, '#6b2d5c')
+  await page.getByRole('button', { name: 'Recolour shopfront.jpg …' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Recolour shopfront.jpg' })
+  await expect(dialog.getByText(/% of the picture is recoloured/)).toBeVisible()
+  const slider = dialog.getByRole('slider', { name: 'How far from the hue counts' })
+  await slider.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(slider).toHaveAttribute('aria-valuetext', '25°')
+  await dialog.getByRole('button', { name: 'Put it in place everywhere' }).click()
+  await expect(page.getByText(/The original is kept as shopfront-original\.jpg/)).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Recolour shopfront.jpg …' })).toHaveCount(0)
+  await isSaved(page)
+  const names = async () => {
+    const listed = await page.request.get(`/api${tern}/pictures`)
+    return ((await listed.json()) as ReadonlyArray<{ fileName: string }>).map(
+      (each) => each.fileName,
+    )
+  }
+  expect(await names()).toEqual(expect.arrayContaining(['shopfront-original.jpg']))
+  await openPaint(page)
+  await undo(page)
+  await isSaved(page)
+  await expect.poll(names).not.toContain('shopfront-original.jpg')
+  expect(await names()).toContain('shopfront.jpg')
+})
+
+test('a sweep is taken back from the history after later work; what was changed since is told first', async ({
+  page,
+}) => {
+  await greenTo(page, '#6b2d5c')
+  await sweepButton(page).click()
+  await expect(applied(page)).toBeVisible()
+  await openView(page, '/add-ons')
+  await page.getByRole('button', { name: /^Newsletter form/ }).click()
+  await page.getByRole('button', { name: /^Button: #6b2d5c/i }).click()
+  await page
+    .getByRole('dialog', { name: 'Button' })
+    .getByRole('button', { name: 'Ink', exact: true })
+    .click()
+  await page.keyboard.press('Escape')
+  await isSaved(page)
+  await openView(page, '/history')
+  await page.getByRole('button', { name: 'Take back' }).first().click()
+  const dialog = page.getByRole('dialog', { name: 'Some of it was changed since' })
+  await expect(dialog).toContainText('Newsletter form, button')
+  await dialog.getByRole('button', { name: /^Take the other \d+ back$/ }).click()
+  await expect(page.getByText(/^Took back: Swept .*, but for 1 changed since/)).toBeVisible()
+  await openView(page, '/sweep')
+  await expect(page.locator('[data-entry="1c5a54ff"]').first()).toBeVisible()
+  await expect(page.locator('[data-entry="6b2d5cff"]')).toHaveCount(0)
+})
