@@ -58,12 +58,10 @@ const shots: readonly Shot[] = [
     },
   },
   {
-    name: 'things',
+    name: 'add-ons',
     take: async (page) => {
-      await openPaint(page)
-      await page.getByRole('button', { name: 'Ready-made' }).click()
-      await page.getByRole('radio', { name: 'Plum crumble' }).click()
-      await page.getByRole('radio', { name: 'On things' }).click()
+      await page.goto(`${tern}/add-ons`)
+      await page.getByTestId('add-on-preview').waitFor()
     },
   },
   {
@@ -105,6 +103,13 @@ const shots: readonly Shot[] = [
     take: async (page) => {
       await page.goto(`${tern}/sweep`)
       await page.locator('[data-entry="1c5a54ff"]').click()
+      await page.getByRole('button', { name: /^Replace by/ }).click()
+      const chooser = page.getByRole('dialog', { name: 'Replace by' })
+      await chooser.getByRole('button', { name: 'A loose colour' }).click()
+      await chooser.getByLabel('Any notation').fill('#6b2d5c')
+      await page.keyboard.press('Enter')
+      await page.keyboard.press('Escape')
+      await page.getByText('stays loose').waitFor()
       await page.getByRole('button', { name: /^Sweep / }).waitFor()
     },
   },
