@@ -187,3 +187,27 @@ test('a sweep is taken back from the history after later work; what was changed 
   await expect(page.locator('[data-entry="1c5a54ff"]').first()).toBeVisible()
   await expect(page.locator('[data-entry="6b2d5cff"]')).toHaveCount(0)
 })
+
+test('pairs are kept as a recipe and run on another site, slots by their names', async ({
+  page,
+}) => {
+  await openView(page, '/sweep')
+  await page.locator('[data-entry="1c5a54ff"]').first().click()
+  await expect(sweepButton(page)).toBeEnabled()
+  await page.getByRole('button', { name: 'Recipes' }).click()
+  await page.getByRole('button', { name: 'Keep these pairs …' }).click()
+  await page.getByLabel('Name of the recipe').fill('Green to brand')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Kept as Green to brand: every site here can run it.')).toBeVisible()
+
+  await openView(page, '/sweep', '/sites/ferrybank')
+  await page.getByRole('button', { name: 'Recipes' }).click()
+  const kept = page.getByRole('list', { name: 'Kept recipes' })
+  await kept.getByRole('button', { name: /^Green to brand\s*1 pair/ }).click()
+  await page.keyboard.press('Escape')
+  const told = page.getByText(/this site has no slot named “Brand”/)
+  await expect(page.getByTestId('pair').or(told).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Recipes' }).click()
+  await page.getByRole('button', { name: 'Keep Green to brand no longer' }).click()
+  await expect(page.getByText('None yet. Pairs that are kept here')).toBeVisible()
+})

@@ -37,6 +37,7 @@ export {
   readPicture,
   siteCounts,
 } from './sites'
+export { changeRecipe, keepRecipe, listRecipes } from './recipes'
 export { picturesHolding, recoloredPicture } from './recoloring'
 export { readFontFile, takeFont } from './fonts'
 export { changeLivery, keepLivery, listLiveries, liveryFrom } from './liveries'

@@ -197,6 +197,10 @@ export function problemWords(problem: Problem): string {
       return 'A palette is carried to another site; this is its own.'
     case 'other-name':
       return 'Not removed: that is not its name. Type the name of the site as it stands on the shelf.'
+    case 'recipe-named':
+      return 'Another recipe is kept under that name. Give this one another, or remove that one first.'
+    case 'recipes-full':
+      return 'A hundred recipes are kept, the most there can be. Remove one that nobody needs.'
     case 'livery-named':
       return 'Another livery is kept under that name. Give this one another, or remove that one first.'
     case 'liveries-full':

@@ -29,6 +29,8 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   'nothing-to-copy': 422,
   'own-site': 422,
   'other-name': 422,
+  'recipe-named': 422,
+  'recipes-full': 422,
   'livery-named': 422,
   'liveries-full': 422,
   'not-published': 404,

@@ -12,7 +12,7 @@ import type {
   SectionId,
   ThemeId,
 } from '../site'
-import type { CellTable, Facets, InventoryEntry } from '../sweep'
+import type { CellTable, Facets, InventoryEntry, Recipe } from '../sweep'
 import type { Problem } from './problem'
 import type { BandEntry, Look, PlaceId, Use } from '../uses'
 
@@ -350,6 +350,13 @@ export interface SharedPalette {
 export interface ShareEntry extends SharedPalette {
   readonly id: string
   readonly at: string
+}
+
+/** A sweep that is kept under a name, for all sites of a workspace. */
+export interface RecipeEntry {
+  readonly id: string
+  readonly name: string
+  readonly recipe: Recipe
 }
 
 /** Where a livery can be taken from. */

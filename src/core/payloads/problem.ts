@@ -70,6 +70,10 @@ export type Problem =
   | { readonly code: 'own-site' }
   /** A site is removed by its name, and another one was given. */
   | { readonly code: 'other-name' }
+  /** Another recipe is kept under that name. */
+  | { readonly code: 'recipe-named' }
+  /** As many recipes are kept as there can be. */
+  | { readonly code: 'recipes-full' }
   /** Another livery is kept under that name. */
   | { readonly code: 'livery-named' }
   /** As many liveries are kept as there can be. */

@@ -4,7 +4,7 @@ import { mostSnippet } from '../elements'
 import { editSchema } from '../edit'
 import { liverySchema } from '../livery'
 import { colorText, pageId, plainText, typedName } from '../site'
-import { sweepRequest } from '../sweep'
+import { recipeSchema, sweepRequest } from '../sweep'
 import { wideIntent } from '../wide'
 
 /** Largest request that the server reads, in bytes of UTF-8. */
@@ -58,6 +58,13 @@ export const takeBackRequest = z.strictObject({
   leaves: z.boolean(),
 })
 export type TakeBackRequest = z.infer<typeof takeBackRequest>
+export const keepRecipeRequest = z.strictObject({ name: typedName, recipe: recipeSchema })
+/** What is done to a recipe that is kept. */
+export const recipeDeed = z.discriminatedUnion('deed', [
+  z.strictObject({ deed: z.literal('rename'), name: typedName }),
+  z.strictObject({ deed: z.literal('remove') }),
+])
+export type RecipeDeed = z.infer<typeof recipeDeed>
 export const dryRunRequest = z.strictObject({ sweep: sweepRequest })
 /** Begins a site: empty, perhaps around a colour, or as a copy of another one. */
 export const beginRequest = z.strictObject({

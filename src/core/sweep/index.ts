@@ -33,4 +33,5 @@ export {
   type Ticks,
   type UseFilter,
 } from './ticks'
+export { pairsOfRecipe, recipeOf, recipeSchema, type Recipe } from './recipe'
 export { slotReference } from './replacement'

@@ -38,6 +38,8 @@ export const afterRefusal: Readonly<Record<Problem['code'], AfterRefusal>> = {
   'nothing-to-copy': 'split',
   'own-site': 'split',
   'other-name': 'split',
+  'recipe-named': 'split',
+  'recipes-full': 'split',
   'livery-named': 'split',
   'liveries-full': 'split',
   'not-published': 'split',

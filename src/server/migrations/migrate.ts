@@ -11,6 +11,7 @@ import * as parts from './007-parts'
 import * as liveries from './008-liveries'
 import * as escapes from './009-escapes'
 import * as tones from './010-tones'
+import * as recipes from './011-recipes'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -29,6 +30,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '008-liveries': liveries,
   '009-escapes': escapes,
   '010-tones': tones,
+  '011-recipes': recipes,
 }
 
 export const migrationNames = Object.keys(migrations)

@@ -44,6 +44,7 @@ test('a database of the version before comes up with everything that was in it',
     '008-liveries',
     '009-escapes',
     '010-tones',
+    '011-recipes',
   ])
   expect(await bringUpToDate()).toBeGreaterThan(10)
   const docs = await loadWhole(site)

@@ -22,6 +22,8 @@ import {
   type PartPlaces,
   type ProposedRhythms,
   type Publication,
+  type RecipeDeed,
+  type RecipeEntry,
   type RecolorRequest,
   type RecoloredPicture,
   type Saved,
@@ -36,7 +38,7 @@ import {
 } from '@/core/payloads'
 import type { Livery } from '@/core/livery'
 import type { DocId, PageId, Picture, Pictures } from '@/core/site'
-import type { SweepRequest, UseFilter } from '@/core/sweep'
+import type { Recipe, SweepRequest, UseFilter } from '@/core/sweep'
 import type { SiteTransport } from '@/core/sync'
 import { callAt } from '../call'
 
@@ -124,6 +126,11 @@ export function siteClient(site: string) {
     copyPalette: (to: string) => call<{ study: string }>(`${at}/palette/copy`, { to }),
     otherSites: () => call<SiteName[]>(`${at}/palette/copy`),
     brandSheetAddress: `/api/sites/${site}/palette/brand-sheet`,
+    recipes: () => call<readonly RecipeEntry[]>(`${at}/recipes`),
+    keepRecipe: (name: string, recipe: Recipe) =>
+      call<{ id: string }>(`${at}/recipes`, { name, recipe }),
+    changeRecipe: (id: string, deed: RecipeDeed) =>
+      call<null>(`${at}/recipes/${encodeURIComponent(id)}`, deed),
     liveries: () => call<LiveryEntry[]>(`${at}/liveries`),
     livery: (from: LiverySource, id: string) =>
       call<Livery>(`${at}/liveries/${from}/${encodeURIComponent(id)}`),

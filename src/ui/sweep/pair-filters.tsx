@@ -1,4 +1,5 @@
 import { Plus } from 'lucide-react'
+import type { ReactNode } from 'react'
 import type { SweepRequest } from '@/core/sweep'
 import { Button } from '../kit'
 
@@ -14,6 +15,8 @@ const PAINTS: ReadonlyArray<readonly [Paints, string]> = [
 export type Where = 'site' | 'page'
 
 interface PairFiltersProps {
+  /** Sweeps that are kept. */
+  readonly recipes: ReactNode
   /** Begins another pair. */
   readonly onAdd: () => void
   readonly where: Where
@@ -25,6 +28,7 @@ interface PairFiltersProps {
 
 /** Where the pairs look, and at what. */
 export function PairFilters({
+  recipes,
   onAdd,
   where,
   pageTitle,
@@ -37,6 +41,7 @@ export function PairFilters({
       <Button onClick={onAdd}>
         <Plus size={15} /> Pair
       </Button>
+      {recipes}
       <select
         aria-label="Where"
         value={where}

@@ -4,6 +4,7 @@ import { Button } from '../kit'
 import { draftFaults } from './draft'
 import { PairFilters } from './pair-filters'
 import { PairRow } from './pair-row'
+import { Recipes } from './recipes'
 import type { Pairs } from './use-pairs'
 
 /** The pairs, each with its fault where it has one, and where they look. */
@@ -11,7 +12,7 @@ export function PairsPane({ pairs: drawn }: { readonly pairs: Pairs }) {
   const { pairs, where, setWhere, paints, setPaints, add, change, remove } = drawn
   const pageTitle = usePage()?.title ?? ''
   const faults = draftFaults(pairs)
-  if (pairs.length === 0) return <NoPairs onAdd={add} />
+  if (pairs.length === 0) return <NoPairs pairs={drawn} onAdd={add} />
   return (
     <>
       <div className="-m-1.5 grid max-h-[45%] shrink-0 gap-3 overflow-y-auto p-1.5">
@@ -26,6 +27,7 @@ export function PairsPane({ pairs: drawn }: { readonly pairs: Pairs }) {
         ))}
       </div>
       <PairFilters
+        recipes={<Recipes pairs={drawn} />}
         onAdd={add}
         where={where}
         pageTitle={pageTitle}
@@ -37,7 +39,12 @@ export function PairsPane({ pairs: drawn }: { readonly pairs: Pairs }) {
   )
 }
 
-function NoPairs({ onAdd }: { readonly onAdd: () => void }) {
+interface NoPairsProps {
+  readonly pairs: Pairs
+  readonly onAdd: () => void
+}
+
+function NoPairs({ pairs, onAdd }: NoPairsProps) {
   return (
     <div className="m-auto max-w-sm text-center">
       <h2 className="text-[15px] font-bold">Replace a colour on the whole site</h2>
@@ -45,9 +52,12 @@ function NoPairs({ onAdd }: { readonly onAdd: () => void }) {
         Choose a colour on the left, or several: all pairs run at once, so two that swap do swap.
         Nothing is written until you say so.
       </p>
-      <Button className="mt-4" onClick={onAdd}>
-        <Plus size={16} /> A pair of any colours
-      </Button>
+      <div className="mt-4 flex justify-center gap-2">
+        <Button onClick={onAdd}>
+          <Plus size={16} /> A pair of any colours
+        </Button>
+        <Recipes pairs={pairs} />
+      </div>
     </div>
   )
 }

@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { ColorDecision } from '@/core/site'
-import type { InventoryEntry, SweepRequest } from '@/core/sweep'
+import type { InventoryEntry, SweepPair, SweepRequest } from '@/core/sweep'
 import { useEditor, useEditorState } from '../editor'
 import { completePairs, draftFrom, draftsFrom, isSameSought, type PairDraft } from './draft'
 import type { Paints, Where } from './pair-filters'
@@ -44,6 +44,12 @@ export function usePairs() {
     setPairs(pairs.map((each) => (each.id === next.id ? next : each)))
   const remove = (gone: PairDraft) => setPairs(pairs.filter((each) => each !== gone))
   const clear = () => setPairs([])
+  /** Puts kept pairs in the place of those that stand there. */
+  const take = (kept: readonly SweepPair[], kinds: readonly Paints[]) => {
+    setPairs(kept.map((pair, i) => ({ id: nextId.current + i, ...pair })))
+    setPaints(kinds)
+    nextId.current += kept.length
+  }
   /** Has the pair that is so-and-so-manieth of the complete ones lead to something else. */
   const turn = (index: number, to: ColorDecision) => {
     const wanted = completePairs(pairs)[index]
@@ -53,7 +59,7 @@ export function usePairs() {
       ),
     )
   }
-  const edits = { choose, chooseAll, add, change, remove, clear, turn }
+  const edits = { choose, chooseAll, add, change, remove, clear, take, turn }
   return { pairs, where, setWhere, paints, setPaints, request, ...edits }
 }
 

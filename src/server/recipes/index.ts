@@ -1,0 +1,1 @@
+export { changeRecipe, keepRecipe, listRecipes } from './recipes'
