@@ -246,6 +246,7 @@ export const ternFrame: Frame = frameSchema.parse({
     },
   ]),
   customCss,
+  siteIcon: { picture: 'logo' },
   addOns: [
     {
       id: 'help-desk',

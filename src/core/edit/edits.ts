@@ -35,7 +35,7 @@ import {
 } from './palette-edits'
 import { addFont, addPage, movePage, removeFont, removePage, setPage } from './record-edits'
 import { setBlend, setSectionTheme, setSectionThemes } from './section-edits'
-import { renameSite, setCustomCss } from './site-edits'
+import { renameSite, setCustomCss, setSiteIcon } from './site-edits'
 import { dropStudy, keepStudy, setSlots } from './study-edits'
 import { addTheme, orderThemes, renameTheme, setCells, setEdition, setRole } from './theme-edits'
 import type { EditKind } from './edit'
@@ -87,6 +87,7 @@ export const editKinds = {
   addAddOn,
   setAddOn,
   removeAddOn,
+  setSiteIcon,
   renameSite,
   addPage,
   movePage,

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { deepestCss, staysInside, surveyCss } from '../css'
-import { mostCustomCss, plainText, typedName } from '../site'
+import { mostCustomCss, own, pictureId, plainText, typedName } from '../site'
 import { defineEdit } from './edit'
 
 const setCustomCssCommand = z.strictObject({
@@ -18,6 +18,26 @@ export const setCustomCss = defineEdit<z.infer<typeof setCustomCssCommand>>({
     frame.customCss = css
   },
   describe: () => 'Custom CSS changed',
+})
+
+const setSiteIconCommand = z.strictObject({
+  type: z.literal('setSiteIcon'),
+  /** None where absent. */
+  picture: pictureId.optional(),
+})
+
+/** Says which picture browsers show beside the title of a page. */
+export const setSiteIcon = defineEdit<z.infer<typeof setSiteIconCommand>>({
+  type: 'setSiteIcon',
+  schema: setSiteIconCommand,
+  needs: ({ picture: id }) => (id ? [{ kind: 'picture', id }] : []),
+  apply({ frame, pictures }, { picture: id }) {
+    if (id === undefined) delete frame.siteIcon
+    else if (!own(pictures, id)) return 'picture-gone'
+    else frame.siteIcon = { picture: id }
+  },
+  describe: ({ picture: id }, { pictures }) =>
+    id ? `${own(pictures, id)?.fileName ?? id} is the icon of the site` : 'The site has no icon',
 })
 
 const renameSiteCommand = z.strictObject({ type: z.literal('renameSite'), name: typedName })

@@ -76,6 +76,8 @@ export function sharedFiles(
   { pictures, fonts }: Pick<SiteDocs, 'pictures' | 'fonts'>,
   paths: PagePaths,
 ): Map<string, string> {
+  // Pages of add-ons lie one folder down, as the dark ones do.
+  const below = whereabouts(frame, pictures, paths, 'dark')
   const css = renderSiteCss(frame, onPages, whereabouts(frame, pictures, paths, 'light', fonts))
   const layers = [
     css.fonts,
@@ -88,7 +90,7 @@ export function sharedFiles(
   ]
   const files = new Map([['site.css', layers.filter(Boolean).join('\n')]])
   if (css.custom) files.set('custom.css', css.custom)
-  for (const [name, html] of renderAddOnPages(frame, ['../site.css'])) {
+  for (const [name, html] of renderAddOnPages(frame, ['../site.css'], below)) {
     files.set(`${ADD_ONS}${name}.html`, html)
   }
   return files
@@ -133,6 +135,7 @@ export function pageFace(frame: Frame, pictures: Pictures, paths: PagePaths): st
     edition,
     body,
     addOns: addOnParts(frame),
+    siteIcon: frame.siteIcon ?? null,
     paths,
     contentWidth: settings.contentWidth,
     styles: blends ? styles : {},

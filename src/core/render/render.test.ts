@@ -7,6 +7,7 @@ import {
   type Frame,
   type Page,
   type PageId,
+  type Pictures,
   type SiteDocs,
   type SlotId,
 } from '../site'
@@ -318,6 +319,16 @@ describe('add-ons', () => {
     expect(css).toContain('--launcher-background: var(--slot-brand);')
     expect(css).toContain('--launcher-label: #ffffff;')
     expect(files.get('site.css')).toContain('.add-on-chat summary')
+  })
+
+  test('have the icon of the site as all pages do, which need not be there', () => {
+    const pictures = { logo: { id: 'logo', fileName: 'logo.svg' } } as unknown as Pictures
+    const withIcon = renderSite({ ...docs, pictures })
+    const icons = ['index.html', 'add-ons/checkout.html'].map(
+      (name) => /rel="icon" href="([^"]*)"/.exec(withIcon.get(name)!)?.[1],
+    )
+    expect(icons).toEqual(['assets/logo.svg', '../assets/logo.svg'])
+    expect(files.get('index.html')).toContain('rel="icon" href="data:,"')
   })
 
   test('bring their pages along, and their words are never markup', () => {

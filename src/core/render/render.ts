@@ -325,15 +325,26 @@ const rootTag = (isDark: boolean) =>
   isDark ? '<html lang="en" data-edition="dark">' : '<html lang="en">'
 
 /** What every published document says of itself; nothing on it may run. */
-const headOf = (title: string, stylesheets: readonly string[], own: readonly string[] = []) => [
+const headOf = (
+  title: string,
+  stylesheets: readonly string[],
+  icon: string,
+  more: readonly string[] = [],
+) => [
   tag('meta', { charset: 'utf-8' }),
   tag('meta', { 'http-equiv': 'Content-Security-Policy', content: pagePolicy }),
   tag('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
   tag('title', {}, escapeHtml(title)),
-  ...own,
-  tag('link', { rel: 'icon', href: 'data:,' }),
+  ...more,
+  tag('link', { rel: 'icon', href: icon }),
   ...stylesheets.map((href) => tag('link', { rel: 'stylesheet', href })),
 ]
+
+/** Where the icon of a site lies; nowhere, rather than where browsers would look by themselves, where it has none. */
+function iconOf({ siteIcon }: Frame, { pictures, assetUrl }: Whereabouts): string {
+  const picture = siteIcon && own(pictures, siteIcon.picture)
+  return picture ? assetUrl(picture.id) : 'data:,'
+}
 
 const documentOf = (root: string, head: readonly string[], body: string) =>
   `<!doctype html>\n${root}\n<head>\n${head.join('\n')}\n</head>\n${body}\n</html>\n`
@@ -346,7 +357,8 @@ export function renderDocument(
   stylesheets: readonly string[],
 ): string {
   const isDark = where.twin?.edition === 'dark'
-  const head = headOf(`${page.title} · ${docs.frame.name}`, stylesheets, [
+  const icon = iconOf(docs.frame, where)
+  const head = headOf(`${page.title} · ${docs.frame.name}`, stylesheets, icon, [
     tag('meta', { name: 'description', content: page.description }),
     ...(isDark ? [tag('link', { rel: 'canonical', href: where.twin!.href(page.id) })] : []),
   ])
@@ -364,8 +376,13 @@ export function renderDocument(
 export const renderAddOnPages = (
   frame: Frame,
   stylesheets: readonly string[],
+  where: Whereabouts,
 ): Array<[name: string, html: string]> =>
   addOnPages(frame).map(({ name, title, html }) => [
     name,
-    documentOf(rootTag(false), headOf(`${title} · ${frame.name}`, stylesheets), html),
+    documentOf(
+      rootTag(false),
+      headOf(`${title} · ${frame.name}`, stylesheets, iconOf(frame, where)),
+      html,
+    ),
   ])

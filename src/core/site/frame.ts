@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { styledKinds, type StyledKind } from '../elements'
 import { settingsSchema } from '../traits'
 import { addOnSchema, addOnStep, mostAddOns } from './add-on'
-import { styleId } from './ids'
+import { pictureId, styleId } from './ids'
 import { paletteSchema, usualShadeScale } from './palette'
 import { nameText, plainText } from './text'
 import { looksOf } from './looks'
@@ -64,6 +64,8 @@ export const frameSchema = z.strictObject({
   /** Header and footer. */
   body: bodySchema,
   customCss: plainText(mostCustomCss),
+  /** The picture that browsers show beside the title of a page. */
+  siteIcon: z.strictObject({ picture: pictureId }).optional(),
   addOns: z.array(addOnSchema).max(mostAddOns),
   studies: z.array(studySchema).max(mostStudies),
 })
@@ -129,6 +131,6 @@ export const frameSteps: Readonly<Record<number, UpgradeStep>> = {
   7: settingsStep,
   // 9: buttons have a form and an icon.
   8: buttonFormStep,
-  // 10: add-ons are of a kind, and their colours are decisions.
+  // 10: add-ons are of a kind, and their colours are decisions; a site can have an icon.
   9: addOnStep,
 }

@@ -48,7 +48,7 @@ import type { SiteFile } from './site-file'
 import { pagesOfChangedPictures } from './changed-pictures'
 
 /** Raised when the renderer writes otherwise than before: every page is then written anew. */
-const rendererVersion = 6
+const rendererVersion = 7
 
 /** Where the fonts that ship with us lie. */
 const fontFolder = () => path.join(process.cwd(), 'public', 'fonts')

@@ -1,11 +1,12 @@
 'use client'
 
 import { useEffect, useRef, useState } from 'react'
+import { toast } from 'sonner'
 import { contentAt } from '@/core/edit'
 import { pictureAddress } from '@/core/render'
 import { own, type Picture } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
-import { Button, FileButton, later, Popover, TextField } from '../kit'
+import { Button, FileButton, later, Popover, TextField, Tick } from '../kit'
 import { editProblemWords, problemWords } from '../words'
 import type { FieldProps } from './field-props'
 import { FocusPoint } from './focus-point'
@@ -110,6 +111,7 @@ function Everywhere({ picture }: { readonly picture: Picture }) {
           setWords(problem && `× Not kept: ${editProblemWords[problem]}.`)
         }}
       />
+      <SiteIcon picture={picture} />
       <FileButton accept={pictureTypes} onTake={(file) => void exchange(file)}>
         <span className="font-semibold">Exchange it everywhere</span>
         <span className="text-xs text-soft">by another file</span>
@@ -216,5 +218,22 @@ function PictureChoice({ chosen, mayGo, onChoose }: PictureChoiceProps) {
       </details>
       {mayGo && chosen && <Button onClick={() => onChoose(undefined)}>No picture</Button>}
     </div>
+  )
+}
+
+/** Whether browsers show it beside the titles of pages. */
+function SiteIcon({ picture: { id } }: { readonly picture: Picture }) {
+  const editor = useEditor()
+  const isIcon = useEditorState((state) => state.docs.frame.siteIcon?.picture === id)
+  return (
+    <Tick
+      checked={isIcon}
+      onChange={(take) => {
+        const problem = editor.dispatch({ type: 'setSiteIcon', ...(take ? { picture: id } : {}) })
+        if (problem) toast.error(`Not kept: ${editProblemWords[problem]}.`)
+      }}
+    >
+      the icon of the site, beside the titles of its pages
+    </Tick>
   )
 }
