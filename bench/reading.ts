@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs'
+import { parse } from 'css-tree'
 import { applyChanges } from '@/core/changes'
 import { readPalette } from '@/core/formats'
 import { changesOfHits, planSweep } from '@/core/sweep'
@@ -13,6 +15,9 @@ const filled = (piece: string, megabytes: number) =>
 
 const sheet = `.card .price { color: #1c5a54; border: 1px solid rgb(28 90 84); }
   .card { .title { background: linear-gradient(90deg, teal, #dce5e0 100%) } }\n`
+
+/** The widest open stylesheet at hand, again and again: a real one has long selectors and few colours. */
+const real = readFileSync('node_modules/sonner/dist/styles.css', 'utf8')
 
 const withCss = (customCss: string) => ({ ...frame, customCss })
 
@@ -75,6 +80,21 @@ function timed(work: () => void): number {
   return performance.now() - start
 }
 
+/** Colours of a real stylesheet beside what css-tree takes to parse it alone, values included. */
+function againstParser(): void {
+  for (const size of SIZES) {
+    const css = filled(real, size)
+    const asked = withCss(css)
+    // The reader remembers the sheet that it read last.
+    const read = () => (usesInFrame(withCss('')), timed(() => usesInFrame(asked)))
+    const parsed = () => timed(() => parse(css))
+    const [ours, theirs] = [Math.min(read(), read()), Math.min(parsed(), parsed())]
+    console.log(
+      `${`${size} MB of a real stylesheet: uses / css-tree’s parse`.padEnd(56)} ${ours.toFixed(0).padStart(6)} ${theirs.toFixed(0).padStart(6)} ms  ×${(ours / theirs).toFixed(2)} (at most 2)`,
+    )
+  }
+}
+
 /** Time by length: twice the text takes about twice the time. */
 export function benchReading(): void {
   console.log('\nReading texts, ms (and how much more than half of it takes)')
@@ -91,4 +111,5 @@ export function benchReading(): void {
     })
     console.log(`${told.padEnd(44)}${cells.join('')}`)
   }
+  againstParser()
 }

@@ -1,5 +1,6 @@
 import net from 'node:net'
 import { randomUUID } from 'node:crypto'
+import { mostSent } from '@/core/payloads'
 import { POST } from './sites/[site]/edits/route'
 import { closeDatabase } from '@/server/database/connection'
 import {
@@ -95,7 +96,7 @@ test.each([
   ['no JSON', '{"base":', 400, 'not-json'],
   [
     'too large',
-    JSON.stringify({ base: 0, edits: [], filler: 'x'.repeat(1_100_000) }),
+    JSON.stringify({ base: 0, edits: [], filler: 'x'.repeat(mostSent) }),
     413,
     'too-large',
   ],
