@@ -72,9 +72,11 @@ export async function setSlot(page: Page, slot: string, text: string): Promise<v
   await field.press('Enter')
 }
 
-/** Takes the last change back, and waits until that is stored. */
+/** Takes the last change back, and waits until that is stored: on a state that others changed it is asked for again. */
 export async function undo(page: Page): Promise<void> {
-  const stored = page.waitForResponse((response) => response.url().endsWith('/undo'))
+  const stored = page.waitForResponse(
+    (response) => response.url().endsWith('/undo') && response.ok(),
+  )
   await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
   await stored
 }
