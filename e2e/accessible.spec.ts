@@ -27,6 +27,7 @@ async function violations(page: Page, include?: string): Promise<string[]> {
           // Themes drawn in the owner's own colours, good or bad.
           '[aria-label^="Theme of "]',
           '[aria-label="Contrast"] [aria-hidden]',
+          '[aria-label="Hard to read after it"] [aria-hidden]',
           'main ul button[aria-pressed][style]',
           '[aria-label="Studies and ways in"] [aria-hidden]',
         ],
@@ -108,6 +109,18 @@ const situations: ReadonlyArray<readonly [View, Door]> = [
 ]
 
 /** Dialogs by what leads to them. */
+/** A sweep that is ready to be carried out, and has much to tell. */
+async function greenToRed(page: Page): Promise<void> {
+  await page.locator('[data-entry="1c5a54ff"]').first().click()
+  await page.getByRole('button', { name: /^Replace by/ }).click()
+  await page.getByRole('button', { name: 'A loose colour' }).click()
+  await page.getByLabel('Any notation').fill('#d9a0a0')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Escape')
+  await page.getByText('stays loose').waitFor()
+  await page.getByRole('region', { name: 'Hard to read after it' }).waitFor()
+}
+
 const dialogs: ReadonlyArray<readonly [string, View, Door]> = [
   ['Keys', '', (page) => page.keyboard.press('?')],
   [
@@ -131,6 +144,23 @@ const dialogs: ReadonlyArray<readonly [string, View, Door]> = [
   ['Generate the themes from the palette', '/themes', press('Generate …')],
   ['Rename On Spark', '/themes', press('The theme On Spark', 'Rename …')],
   ['Remove On Spark', '/themes', press('The theme On Spark', 'Remove …')],
+  [
+    'Recolour shopfront.jpg',
+    '/sweep',
+    async (page) => {
+      await greenToRed(page)
+      await page.getByRole('button', { name: 'Recolour shopfront.jpg …' }).click()
+      await page.getByText(/% of the picture is recoloured/).waitFor()
+    },
+  ],
+  [
+    'Keep these pairs as a recipe',
+    '/sweep',
+    async (page) => {
+      await greenToRed(page)
+      await press('Recipes', 'Keep these pairs …')(page)
+    },
+  ],
 ]
 
 for (const scheme of ['light', 'dark'] as const) {
@@ -168,6 +198,10 @@ for (const scheme of ['light', 'dark'] as const) {
         if (view === '/sweep') {
           await page.locator('[data-entry="2e6fb7ff"]').click()
           await expect(page.getByTestId('pair')).toBeVisible()
+          expect(await violations(page)).toEqual([])
+          await page.reload()
+          await openView(page, view)
+          await greenToRed(page)
         }
         if (view === '/themes') await page.locator('[data-cell="on-ink/link"]').click()
         expect(await violations(page)).toEqual([])

@@ -1,15 +1,18 @@
-import type { Picture } from '@/core/site'
+import type { Edit } from '@/core/edit'
+import { pictureVersion, type PageId, type Picture } from '@/core/site'
 import type { SweepRequest } from '@/core/sweep'
 import { localOwner } from '../access'
 import {
   closeTestDatabase,
   openTestDatabase,
   revisionOf,
+  save,
   siteId,
   stateOf,
 } from '../database/database.fixture'
 import { loadWhole, tidyUp } from '../records'
 import { fileStore, vectorText } from '../storage'
+import { takePicture } from '../sites'
 import { dryRun, planHits } from '../uses'
 import { carryOutWide, listCheckpoints, undo } from '.'
 
@@ -94,4 +97,26 @@ test('where the file is gone nothing is changed, and that is told', async () => 
   })
   expect(await stateOf(siteId)).toBe(state)
   await fileStore().put(file, text)
+})
+
+test('pages that show a swept picture are counted, and none where it stands nowhere', async () => {
+  const svg =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="8" height="8"><path fill="#123457" d="M0 0h8v8z"/></svg>'
+  const taken = await takePicture(localOwner, siteId, 'mark.svg', Buffer.from(svg))
+  if (!taken.ok || 'known' in taken.value) throw new Error('not taken')
+  const picture = { schema: pictureVersion, id: 'mark' as Picture['id'], ...taken.value, alt: '' }
+  expect((await save({ type: 'addPicture', picture })).ok).toBe(true)
+  const pages = async () => {
+    const run = await dryRun(localOwner, siteId, request('#123457', '#fff'))
+    return run.ok && [run.value.count, run.value.pages]
+  }
+  expect(await pages()).toEqual([1, 0])
+  const shop = (await loadWhole(siteId)).pages['shop' as PageId]!
+  const { id: element, content } = Object.values(shop.body.elements).find(
+    ({ kind }) => kind === 'picture',
+  )!
+  const { asset: was } = content as { asset: string }
+  const edit = { type: 'setContent', doc: 'shop', element, at: ['asset'], was, to: 'mark' }
+  expect((await save(edit as Edit)).ok).toBe(true)
+  expect(await pages()).toEqual([1, 1])
 })

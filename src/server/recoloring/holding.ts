@@ -9,7 +9,7 @@ import {
 import { shareOf, tonesOf, visibleShare, type Tones } from '@/core/picture'
 import type { Picture } from '@/core/site'
 import { siteFor, type Actor } from '../access'
-import { insertRows, select } from '../database/sets'
+import { insertRows, select, showsPicture } from '../database/sets'
 import { fileStore } from '../storage'
 import { pixelsOf } from './pixels'
 
@@ -56,7 +56,7 @@ async function pagesOf(siteId: string, ids: readonly string[]): Promise<Map<stri
     `select i.id, count(*)::int as pages
      from unnest($2::text[]) as i (id), records r
        join contents c on c.site_id = r.site_id and c.hash = r.hash
-     where r.site_id = $1 and r.kind = 'page' and position('"' || i.id || '"' in c.body) > 0
+     where r.site_id = $1 and r.kind = 'page' and ${showsPicture('i.id')}
      group by i.id`,
     [siteId, ids],
   )

@@ -11,7 +11,7 @@ import {
   type Pictures,
 } from '@/core/site'
 import { siteFor, type Actor } from '../access'
-import { select } from '../database/sets'
+import { select, showsPicture } from '../database/sets'
 import { loadRecords, loadStates, type RecordState } from '../records'
 import { fileStore } from '../storage'
 import { mediaTypeOf } from './ready-picture'
@@ -73,7 +73,7 @@ export async function pageOfPicture(
   if (textFault(id)) return done(null)
   const [row] = await select<{ kind: string; id: DocId }>(
     `select r.kind, r.id from records r join contents c on c.site_id = r.site_id and c.hash = r.hash
-     where r.site_id = $1 and r.kind in ('frame', 'page') and position('"' || $2 || '"' in c.body) > 0
+     where r.site_id = $1 and r.kind in ('frame', 'page') and ${showsPicture('$2::text')}
      order by r.kind, r.position, r.id limit 1`,
     [siteId, id],
   )

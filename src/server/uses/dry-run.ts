@@ -6,7 +6,7 @@ import { usesUnder, type PlaceId } from '@/core/uses'
 import { questionOf, type UseQuestion } from '@/core/wide'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
-import { select } from '../database/sets'
+import { select, showsPicture } from '../database/sets'
 import { loadFrame } from '../records'
 import { countHits } from './count-hits'
 import { readHits, titledCells } from './plan-hits'
@@ -60,6 +60,24 @@ const sameOf = ({ place, written, slot, shade, bindable }: Alike): Same => ({
   bindable,
 })
 
+/** The documents that show some pictures. */
+async function docsShowing(
+  siteId: string,
+  pictures: readonly string[],
+  transaction: Transaction,
+): Promise<string[]> {
+  if (pictures.length === 0) return []
+  const rows = await select<{ kind: string; id: string }>(
+    `select r.kind, r.id from records r join contents c on c.site_id = r.site_id and c.hash = r.hash
+     where r.site_id = $1 and r.kind in ('frame', 'page')
+       and exists (select from unnest($2::text[]) as i (id)
+         where ${showsPicture('i.id')})`,
+    [siteId, [...new Set(pictures)]],
+    transaction,
+  )
+  return rows.map(({ kind, id }) => (kind === 'frame' ? 'frame' : id))
+}
+
 /** What a sweep would do, counted. */
 async function think(
   siteId: string,
@@ -81,7 +99,11 @@ async function think(
     transaction,
   )
   const cells = cellsOf(counted.table)
-  const onPages = cells.filter(({ place }) => place !== 'pictures').map(({ doc }) => doc)
+  const pictures = cells.filter(({ place }) => place === 'pictures').map(({ doc }) => doc)
+  const onPages = [
+    ...cells.filter(({ place }) => place !== 'pictures').map(({ doc }) => doc),
+    ...(await docsShowing(siteId, pictures, transaction)),
+  ]
   // What header, footer, themes or custom CSS decide is on every page.
   const pages = onPages.includes('frame') ? site!.pages : new Set(onPages).size
   const answer = {
