@@ -3,7 +3,6 @@ import { database } from './connection'
 
 type Value = string | number | boolean | null | readonly (string | number | boolean | null)[]
 
-/** Rows that a question gives; values take the places `$1`, `$2` … */
 /**
  * A condition: whether the stored text of a record (`c.body`) shows the picture whose id stands in
  * a column or value. Texts are canonical JSON, so a member and its value stand side by side.
@@ -12,6 +11,7 @@ export const showsPicture = (id: string): string =>
   `(position('"asset":"' || ${id} || '"' in c.body) > 0
     or position('"picture":"' || ${id} || '"' in c.body) > 0)`
 
+/** Rows that a question gives; values take the places `$1`, `$2` … */
 export function select<T extends object>(
   sql: string,
   bind: readonly Value[],
