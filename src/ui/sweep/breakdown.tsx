@@ -83,7 +83,7 @@ function FacetList({ facet, heading, cells, filter, words, onFilter }: FacetList
           onClick={() =>
             onFilter(chosen === value ? without(filter, facet) : { ...filter, [facet]: value })
           }
-          className="flex items-baseline gap-2 rounded px-1.5 py-0.5 text-left hover:bg-hover aria-pressed:bg-strong aria-pressed:text-on-strong"
+          className="flex min-h-6 items-center gap-2 rounded px-1.5 text-left hover:bg-hover aria-pressed:bg-strong aria-pressed:text-on-strong"
         >
           <span className="min-w-0 flex-1 truncate" title={words(value)}>
             {words(value)}
@@ -95,7 +95,7 @@ function FacetList({ facet, heading, cells, filter, words, onFilter }: FacetList
         <button
           type="button"
           onClick={() => setOpen(true)}
-          className="rounded px-1.5 py-0.5 text-left text-xs text-soft underline hover:text-ink"
+          className="min-h-6 rounded px-1.5 text-left text-xs text-soft underline hover:text-ink"
         >
           {more} more
         </button>
