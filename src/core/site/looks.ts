@@ -1,5 +1,14 @@
 import * as z from 'zod'
-import { isFeature, propertiesOf, type Facet, type Property, type StyledKind } from '../elements'
+import {
+  isFeature,
+  kindIds,
+  kindOf,
+  propertiesOf,
+  sectionFacets,
+  type Facet,
+  type Property,
+  type StyledKind,
+} from '../elements'
 import { plainValues, states, underline, type State, type TraitId } from '../traits'
 import {
   colorDecision,
@@ -80,8 +89,32 @@ export function looksOf(kind: StyledKind): z.ZodType<Looks> {
 
 /** Looks over others: property by property and state by state, what lies on top counts. */
 export function looksOver(top: Looks | undefined, below: Looks): Looks {
-  const keys = new Set([...Object.keys(below), ...Object.keys(top ?? {})])
-  return Object.fromEntries([...keys].map((key) => [key, { ...below[key], ...top?.[key] }]))
+  if (!top) return below
+  const keys = new Set([...Object.keys(below), ...Object.keys(top)])
+  return Object.fromEntries(
+    [...keys].flatMap((key) => {
+      const inStates = { ...seenBelow(top, key, below[key]), ...top[key] }
+      return Object.keys(inStates).length ? [[key, inStates]] : []
+    }),
+  )
+}
+
+/** The properties that lie within others, by key: a side of a line within the line. */
+const within: ReadonlyMap<string, readonly string[]> = new Map(
+  [...kindIds.flatMap((kind) => kindOf(kind).facets), ...sectionFacets].flatMap(
+    ({ key, within: wider }) => (wider ? [[key, wider] as const] : []),
+  ),
+)
+
+/** What of a property is seen in a state where something else lies over it: nothing where that decides what it lies within. */
+function seenBelow(top: Looks, key: string, inStates: Looks[string]): Looks[string] {
+  const wider = within.get(key)
+  if (!wider || !inStates) return inStates
+  return Object.fromEntries(
+    Object.entries(inStates).filter(([state]) =>
+      wider.every((each) => top[each]?.[state as State] === undefined),
+    ),
+  )
 }
 
 /** What is decided for a facet. */
