@@ -50,20 +50,42 @@ async function lookAtSome(files: readonly string[]): Promise<Map<string, Tones>>
   return seen
 }
 
-/** On how many pages each picture is shown. */
-async function pagesOf(siteId: string, ids: readonly string[]): Promise<Map<string, number>> {
-  const rows = await select<{ id: string; pages: number }>(
-    `select i.id, count(*)::int as pages
-     from unnest($2::text[]) as i (id), records r
-       join contents c on c.site_id = r.site_id and c.hash = r.hash
-     where r.site_id = $1 and r.kind = 'page' and ${showsPicture('i.id')}
-     group by i.id`,
-    [siteId, ids],
-  )
-  return new Map(rows.map(({ id, pages }) => [id, pages]))
+interface Shown {
+  readonly pages: number
+  readonly isEverywhere: boolean
 }
 
-/** The pictures of pixels that show one of some colours in a share that is seen, the largest first. */
+/** On how many pages each picture is shown, by itself or where CSS or a snippet names its file; those that stand nowhere are left out. */
+async function shownOf(
+  siteId: string,
+  pictures: ReadonlyArray<Pick<PictureRow, 'id' | 'fileName'>>,
+): Promise<Map<string, Shown>> {
+  const rows = await select<{ id: string; pages: number; everywhere: boolean }>(
+    `select i.id, (count(*) filter (where r.kind = 'page'))::int as pages,
+       bool_or(r.kind = 'frame') as everywhere
+     from unnest($2::text[], $3::text[]) as i (id, file), records r
+       join contents c on c.site_id = r.site_id and c.hash = r.hash
+     where r.site_id = $1 and r.kind in ('page', 'frame')
+       and (${showsPicture('i.id')} or position('assets/' || i.file in c.body) > 0)
+     group by i.id`,
+    [siteId, pictures.map(({ id }) => id), pictures.map(({ fileName }) => fileName)],
+  )
+  return new Map(rows.map(({ id, pages, everywhere }) => [id, { pages, isEverywhere: everywhere }]))
+}
+
+/** How many pages a site has. */
+async function pageCount(siteId: string): Promise<number> {
+  const [row] = await select<{ pages: number }>(
+    `select count(*)::int as pages from records where site_id = $1 and kind = 'page'`,
+    [siteId],
+  )
+  return row!.pages
+}
+
+/**
+ * The pictures of pixels that show one of some colours in a share that is seen, the largest first.
+ * One that stands nowhere (an original that was kept, say) is seen by nobody, and left out.
+ */
 export async function picturesHolding(
   actor: Actor,
   siteId: string,
@@ -94,14 +116,15 @@ export async function picturesHolding(
     return [{ id, fileName, file, share, color: shares.indexOf(share), pages: 0 }]
   })
   holding.sort((a, b) => b.share - a.share)
-  const told = holding.slice(0, MOST)
-  const pages = await pagesOf(
-    siteId,
-    told.map(({ id }) => id),
-  )
+  const shown = await shownOf(siteId, holding)
+  const all = await pageCount(siteId)
+  const seenByVisitors = holding.flatMap((each) => {
+    const where = shown.get(each.id)
+    return where ? [{ ...each, pages: where.isEverywhere ? all : where.pages }] : []
+  })
   return done({
-    pictures: told.map((each) => ({ ...each, pages: pages.get(each.id) ?? 0 })),
-    more: holding.length - told.length,
+    pictures: seenByVisitors.slice(0, MOST),
+    more: Math.max(0, seenByVisitors.length - MOST),
     waiting: Math.max(0, unseen.length - MOST_LOOKED),
   })
 }

@@ -1,5 +1,6 @@
 import sharp from 'sharp'
 import { colorOf, difference, fromBytes } from '@/core/color'
+import type { Edit } from '@/core/edit'
 import { pictureId, pictureVersion, type Picture } from '@/core/site'
 import { localOwner } from '../access'
 import {
@@ -47,6 +48,8 @@ const wish = { from: '#1c5a54', to: '#6b2d5c', tolerance: 24 }
 
 test('pictures that show a colour are found, the others are not, and what was seen is kept', async () => {
   await put('held.png', await half('png', '#1c5a54', '#f6f1e7'))
+  await put('nowhere.png', await half('png', '#1c5a54', '#f6f1e0'))
+  await save({ type: 'setCustomCss', css: 'main{background:url(assets/held.png)}' } as Edit)
   await put('other.png', await half('png', '#d65a2a', '#f6f1e7'))
   const ask = async () => {
     for (;;) {
@@ -59,9 +62,12 @@ test('pictures that show a colour are found, the others are not, and what was se
   expect(found.find(({ id }) => id === 'held-png')).toMatchObject({
     share: 0.5,
     color: 1,
-    pages: 0,
+    // Custom CSS is on every page.
+    pages: 7,
   })
   expect(found.some(({ id }) => id === 'other-png')).toBe(false)
+  // What stands nowhere is seen by nobody.
+  expect(found.some(({ id }) => id === 'nowhere-png')).toBe(false)
   // Those of the demo that are painted in the old brand colour, with the pages that show them.
   expect(found.some(({ id, pages }) => id !== 'held-png' && pages > 0)).toBe(true)
   expect(await ask()).toEqual(found)
