@@ -133,6 +133,8 @@ describe('tones', () => {
     )
     expect(shareOf(tones, green)).toBeCloseTo(0.4, 2)
     expect(shareOf(tones, plum)).toBe(0)
+    // A slate beside the green is another colour.
+    expect(shareOf(tonesOf(picture([color('#3d5350'), 100])), green)).toBe(0)
     expect(shareOf(tones, color('#d65a2a'))).toBeCloseTo(0.1, 2)
   })
 

@@ -38,9 +38,13 @@ export function tonesOf(data: PixelBytes): Tones {
 /** OKLab distance within which a tone is taken for a colour; lightness counts half, for light and shadow change it. Common practice, no source. */
 const NEAR = 0.055
 
+/** The share of its chroma that a tone must have at least: a faint grey beside it is another colour. Common practice, no source. */
+const CLEAR = 0.6
+
 /** The share of a picture, 0…1, that is of a colour, in light or in shadow. */
 export function shareOf(tones: Tones, color: Color): number {
   const wanted = toOklab(color)
+  const chroma = Math.hypot(wanted.a, wanted.b)
   let sum = 0
   for (const [r, g, b, share] of tones) {
     const [l, labA, labB] = linearToOklab(
@@ -48,7 +52,9 @@ export function shareOf(tones: Tones, color: Color): number {
       linearize(g / 255),
       linearize(b / 255),
     )
-    if (Math.hypot((l - wanted.l) / 2, labA - wanted.a, labB - wanted.b) <= NEAR) sum += share
+    const isClear = Math.hypot(labA, labB) >= CLEAR * chroma
+    const gap = Math.hypot((l - wanted.l) / 2, labA - wanted.a, labB - wanted.b)
+    if (isClear && gap <= NEAR) sum += share
   }
   return Math.min(1, sum)
 }
