@@ -1,6 +1,7 @@
 export * from './ids'
 export {
   colorDecision,
+  looseDecision,
   colorText,
   gradientKinds,
   mostStops,

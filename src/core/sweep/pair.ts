@@ -3,6 +3,16 @@ import { shadeSchema } from '../color'
 import { colorDecision, colorText, pageId, slotId } from '../site'
 import { ticksSchema } from './ticks'
 
+/** Loose colours within a CIEDE2000 distance of a value, and what moves along with them. */
+export const looseFrom = z.strictObject({
+  value: colorText,
+  within: z.number().min(0).max(20),
+  family: z.literal(true).optional(),
+})
+
+/** Most pairs of one sweep. */
+export const mostPairs = 50
+
 /**
  * What is looked for: all that refers to a slot, or to one shade of it alone; or loose colours
  * within a CIEDE2000 distance of a value, and with it its tints, shades and transparent variants,
@@ -10,11 +20,7 @@ import { ticksSchema } from './ticks'
  */
 export const sweepFrom = z.union([
   z.strictObject({ slot: slotId, shade: shadeSchema.optional() }),
-  z.strictObject({
-    value: colorText,
-    within: z.number().min(0).max(20),
-    family: z.literal(true).optional(),
-  }),
+  looseFrom,
 ])
 
 export const sweepPair = z.strictObject({ from: sweepFrom, to: colorDecision })
@@ -24,7 +30,7 @@ export type SweepPaints = (typeof sweepPaints)[number]
 
 /** What is replaced by what, and where. */
 export const sweepRequest = z.strictObject({
-  pairs: z.array(sweepPair).min(1).max(50),
+  pairs: z.array(sweepPair).min(1).max(mostPairs),
   /** One page with header and footer left alone, or the whole site. */
   scope: z.union([z.literal('site'), pageId]),
   /** Only what paints these; all where absent. */

@@ -1,26 +1,19 @@
 import * as z from 'zod'
 import { shadeSchema } from '../color'
-import { colorText, nameText, slotName, slotsInOrder, type Palette } from '../site'
-import { sweepPaints, type SweepPair, type SweepPaints } from './pair'
+import { looseDecision, nameText, slotName, slotsInOrder, type Palette } from '../site'
+import { looseFrom, mostPairs, sweepPaints, type SweepPair, type SweepPaints } from './pair'
 
 const slotByName = z.strictObject({ slot: nameText, shade: shadeSchema.optional() })
 
 /** A pair that can be looked for on any site: its slots are told by name. */
 const recipePair = z.strictObject({
-  from: z.union([
-    slotByName,
-    z.strictObject({
-      value: colorText,
-      within: z.number().min(0).max(20),
-      family: z.literal(true).optional(),
-    }),
-  ]),
-  to: z.union([slotByName, z.strictObject({ value: colorText })]),
+  from: z.union([slotByName, looseFrom]),
+  to: z.union([slotByName, looseDecision]),
 })
 
 /** A sweep that is kept, to be run on this site again or on others. */
 export const recipeSchema = z.strictObject({
-  pairs: z.array(recipePair).min(1).max(50),
+  pairs: z.array(recipePair).min(1).max(mostPairs),
   paints: z.array(z.enum(sweepPaints)).min(1).optional(),
 })
 export type Recipe = z.infer<typeof recipeSchema>

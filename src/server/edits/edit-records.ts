@@ -48,6 +48,9 @@ export function keepChanges(
   return insertRows('edit_records', editRecordColumns, rows, transaction)
 }
 
+/** What an edit did was told in a shape that today's records cannot be led back from. */
+export class HistoryClosed extends Error {}
+
 /** Which way a stored change is gone. */
 export type Way = 'forth' | 'back'
 

@@ -20,8 +20,8 @@ const entryOf = (
 async function withCheckpoint(siteId: string, revisions: readonly number[]) {
   const rows = await select<{ revision: number }>(
     `select e.revision from unnest($2::int[]) as e (revision)
-     where exists (select from checkpoints c where c.site_id = $1 and c.name like 'Before: %'
-       and c.revision between e.revision - 1 and e.revision)`,
+     where exists (select from checkpoints c where c.site_id = $1 
+       and c.revision = e.revision - 1)`,
     [siteId, revisions],
   )
   return new Set(rows.map(({ revision }) => revision))

@@ -4,7 +4,7 @@ import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { models, type EditRow } from '../database/models'
 import { addToHistory, changeAndTell } from './change-site'
-import { changesOf, countRecords, recordsOfEdit } from './edit-records'
+import { changesOf, countRecords, HistoryClosed, recordsOfEdit } from './edit-records'
 import { targetOf } from './standing'
 import { runWide, type WidePlan, type WorkWatch } from './wide-run'
 import { workingSet } from './working-set'
@@ -51,8 +51,6 @@ function stepPlan(
     },
   }
 }
-
-class HistoryClosed extends Error {}
 
 /** Marks the change that a step is about, and gives the line of history. */
 async function stepRow(actor: Actor, kind: Kind, target: EditRow, transaction: Transaction) {

@@ -10,6 +10,7 @@ import {
   siteId,
 } from '../database/database.fixture'
 import { loadWhole } from '../records'
+import { takeCheckpoint } from './checkpoints'
 import { readHistory } from './history'
 import { undo } from './step'
 import { takeBack } from './take-back'
@@ -39,13 +40,19 @@ const now = async () => {
 test('a sweep is taken back after other work, every byte of it, and that work stays', async () => {
   const before = await now()
   const revision = await sweep()
+  // A checkpoint of the state after it is none of the state before, whatever it is called.
+  await takeCheckpoint(localOwner, siteId, revision, 'Before: lunch')
   const css = (await now()).frame.customCss
   await keep({ type: 'setCustomCss', css: `/* a note */\n${css}\n.new { color: teal }` })
   await keep({ type: 'renameSite', name: 'Renamed since' })
   const history = await readHistory(localOwner, siteId)
   const entries = history.ok ? history.value.entries : []
   expect(entries.find((each) => each.revision === revision)?.takesBack).toBe(true)
-  expect(entries.filter(({ takesBack }) => takesBack)).toHaveLength(1)
+  // Whatever came right after a state that was kept can be, and nothing else.
+  expect(entries.flatMap((each) => (each.takesBack ? [each.revision] : []))).toEqual([
+    revision + 1,
+    revision,
+  ])
 
   expect(await back(revision, false)).toMatchObject({ ok: true })
   const after = await now()

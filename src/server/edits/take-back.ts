@@ -8,7 +8,7 @@ import type { Actor } from '../access'
 import { models } from '../database/models'
 import { select } from '../database/sets'
 import { loadStates, type RecordState } from '../records'
-import { changesOf, recordsOfEdit } from './edit-records'
+import { changesOf, HistoryClosed, recordsOfEdit } from './edit-records'
 import { runWide, type Looked, type RecordPlan, type WidePlan, type WorkWatch } from './wide-run'
 
 /** Uses that are told where somebody changed them since. */
@@ -28,11 +28,10 @@ interface Touched {
   readonly labels: readonly string[]
 }
 
-/** The checkpoint that was kept as an edit was made. */
+/** A checkpoint of the state just before an edit, such as a sweep keeps of itself. */
 async function checkpointOf(siteId: string, revision: number, transaction: Transaction) {
   const [row] = await select<{ id: string }>(
-    `select id from checkpoints where site_id = $1 and name like 'Before: %'
-       and revision between $2 - 1 and $2 order by created_at desc limit 1`,
+    'select id from checkpoints where site_id = $1 and revision = $2 - 1 limit 1',
     [siteId, revision],
     transaction,
   )
@@ -133,8 +132,6 @@ function planOf(
     },
   }
 }
-
-class HistoryClosed extends Error {}
 
 /**
  * Takes an edit back that others came after, as a new edit. What somebody changed since of what it
