@@ -7,6 +7,7 @@ import type { HoldingPicture } from '@/core/payloads'
 import { pictureAddress } from '@/core/render'
 import { decisionColor } from '@/core/resolve'
 import type { ColorDecision } from '@/core/site'
+import type { RecolorWish } from '@/workers/recolor.worker'
 import { ColorField } from '../color'
 import { exchangeFile, pictureTypes } from '../content'
 import { stepAndTell, useEditor, useEditorState } from '../editor'
@@ -29,44 +30,17 @@ const USUAL = 24
 
 /** One hue of a picture becomes another, before and after under a divider; then it is put in place, or kept beside. */
 export function RecolorDialog({ picture, from, to: given, onLeave }: RecolorDialogProps) {
-  const editor = useEditor()
   const siteId = useEditorState((state) => state.siteId)
   const palette = useEditorState((state) => state.docs.frame.palette)
   const [to, setTo] = useState<ColorDecision>(given)
   const [tolerance, setTolerance] = useState(USUAL)
   const [showsMarked, setShowsMarked] = useState(false)
-  const [busy, setBusy] = useState(false)
   const [wrong, setWrong] = useState<string>()
   const target = writeHex({ ...decisionColor(palette, to), alpha: 1 })
   const wish = { from, to: target, tolerance }
   const shown = useRecolored(pictureAddress(siteId)(picture.id, picture.file), wish)
   const share = shown.after?.share ?? 0
 
-  const carryOut = async (
-    work: () => Promise<{ ok: true; value: string } | { ok: false; words: string }>,
-    told: (name: string) => string,
-  ) => {
-    setBusy(true)
-    setWrong(undefined)
-    const result = await work()
-    setBusy(false)
-    if (!result.ok) return setWrong(result.words)
-    toast(told(result.value), {
-      action: { label: 'Undo', onClick: () => void stepAndTell(editor, 'undo') },
-      duration: 12_000,
-    })
-    onLeave()
-  }
-  const exchange = (file: File) =>
-    carryOut(
-      async () => {
-        const held = await heldPicture(editor, picture.id)
-        if (!held.ok) return held
-        const words = await exchangeFile(editor, held.value, file)
-        return words ? { ok: false, words } : { ok: true, value: file.name }
-      },
-      (name) => `${picture.fileName} is ${name} now, wherever it stands.`,
-    )
   return (
     <Dialog open onOpenChange={onLeave} title={`Recolour ${picture.fileName}`} wide>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_280px] gap-5">
@@ -108,40 +82,89 @@ export function RecolorDialog({ picture, from, to: given, onLeave }: RecolorDial
               : 'Looking at the picture …'}
           </p>
           {(wrong ?? shown.wrong) && <Notice>{wrong ?? shown.wrong}</Notice>}
-          <div className="mt-auto grid gap-2">
-            <Button
-              look="strong"
-              className="h-9"
-              disabled={busy || share === 0 || target === from}
-              onClick={() =>
-                void carryOut(
-                  () => putInPlace(editor, picture, wish),
-                  (name) =>
-                    `${picture.fileName} is recoloured wherever it stands. The original is kept as ${name}.`,
-                )
-              }
-            >
-              {busy ? 'Recolouring …' : 'Put it in place everywhere'}
-            </Button>
-            <Button
-              disabled={busy || share === 0 || target === from}
-              onClick={() =>
-                void carryOut(
-                  () => keepBeside(editor, picture, wish),
-                  (name) => `The copy is kept among the pictures as ${name}.`,
-                )
-              }
-            >
-              Keep the copy beside it
-            </Button>
-            <FileButton accept={pictureTypes} onTake={(file) => void exchange(file)}>
-              <span className="font-semibold">Exchange it everywhere</span>
-              <span className="text-xs text-soft">by another file</span>
-            </FileButton>
-          </div>
+          <CopyDeeds
+            picture={picture}
+            wish={wish}
+            isIdle={share === 0 || target === from}
+            onWrong={setWrong}
+            onLeave={onLeave}
+          />
         </div>
       </div>
     </Dialog>
+  )
+}
+
+interface CopyDeedsProps {
+  readonly picture: HoldingPicture
+  readonly wish: RecolorWish
+  /** Whether the copy would be what the picture is. */
+  readonly isIdle: boolean
+  readonly onWrong: (words: string | undefined) => void
+  readonly onLeave: () => void
+}
+
+/** What is done with the copy, or with the picture in its place. */
+function CopyDeeds({ picture, wish, isIdle, onWrong, onLeave }: CopyDeedsProps) {
+  const editor = useEditor()
+  const [busy, setBusy] = useState(false)
+  const carryOut = async (
+    work: () => Promise<{ ok: true; value: string } | { ok: false; words: string }>,
+    told: (name: string) => string,
+  ) => {
+    setBusy(true)
+    onWrong(undefined)
+    const result = await work()
+    setBusy(false)
+    if (!result.ok) return onWrong(result.words)
+    toast(told(result.value), {
+      action: { label: 'Undo', onClick: () => void stepAndTell(editor, 'undo') },
+      duration: 12_000,
+    })
+    onLeave()
+  }
+  const exchange = (file: File) =>
+    carryOut(
+      async () => {
+        const held = await heldPicture(editor, picture.id)
+        if (!held.ok) return held
+        const words = await exchangeFile(editor, held.value, file)
+        return words ? { ok: false, words } : { ok: true, value: file.name }
+      },
+      (name) => `${picture.fileName} is ${name} now, wherever it stands.`,
+    )
+  return (
+    <div className="mt-auto grid gap-2">
+      <Button
+        look="strong"
+        className="h-9"
+        disabled={busy || isIdle}
+        onClick={() =>
+          void carryOut(
+            () => putInPlace(editor, picture, wish),
+            (name) =>
+              `${picture.fileName} is recoloured wherever it stands. The original is kept as ${name}.`,
+          )
+        }
+      >
+        {busy ? 'Recolouring …' : 'Put it in place everywhere'}
+      </Button>
+      <Button
+        disabled={busy || isIdle}
+        onClick={() =>
+          void carryOut(
+            () => keepBeside(editor, picture, wish),
+            (name) => `The copy is kept among the pictures as ${name}.`,
+          )
+        }
+      >
+        Keep the copy beside it
+      </Button>
+      <FileButton accept={pictureTypes} onTake={(file) => void exchange(file)}>
+        <span className="font-semibold">Exchange it everywhere</span>
+        <span className="text-xs text-soft">by another file</span>
+      </FileButton>
+    </div>
   )
 }
 
