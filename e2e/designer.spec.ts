@@ -112,6 +112,8 @@ test('one step of a ramp gets a colour of its own, everywhere, and is computed a
   await openPaint(page)
   await page.locator('[data-slot="brand"]').click()
   const panel = page.getByRole('dialog', { name: 'Slot Brand' })
+  // What is told beside the slot comes later, and makes room for itself.
+  await expect(panel.getByRole('note')).toBeVisible()
   await panel.getByText('Tints and shades').click()
   const steps = panel.getByRole('group', { name: 'Steps of Brand' })
   const first = steps.getByRole('button').first()

@@ -1,7 +1,7 @@
 import http from 'node:http'
 import net from 'node:net'
 import { expect, test } from '@playwright/test'
-import { openPaint, openView, publishSite, views } from './editor'
+import { openPaint, openView, publishSite, undo, views } from './editor'
 
 const editor = new URL(process.env.EASEL_ADDRESS ?? 'http://127.0.0.1')
 const published = new URL(process.env.EASEL_PUBLISHED ?? 'http://127.0.0.1')
@@ -164,6 +164,5 @@ test('a window with unsent work asks before it is closed', async ({ page }) => {
   await page.unroute('**/api/sites/*/edits')
   await expect(page.locator('[data-save="saved"]')).toBeVisible({ timeout: 30_000 })
   await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
-  await expect(page.locator('[data-save="saved"]')).toBeVisible()
+  await undo(page)
 })
