@@ -1,6 +1,6 @@
 /** Arrows go one way: app → server → core, app → ui → core, workers → core. */
 const rooms =
-  'changes|add-ons|picture|traits|color|geometry|css|palette|theme|site|elements|generate|livery|edit|resolve|render|uses|sweep|sync|wide|check|roles|markup|formats|payloads'
+  'changes|add-ons|picture|traits|color|geometry|css|palette|theme|site|elements|generate|livery|edit|resolve|render|uses|sweep|exchange|sync|wide|check|roles|markup|formats|payloads'
 
 module.exports = {
   forbidden: [

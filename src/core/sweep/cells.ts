@@ -1,6 +1,6 @@
 import type { DocId } from '../site'
 import type { State } from '../traits'
-import { placeIds, type UsePaints } from '../uses'
+import { placeIds } from '../uses'
 import type { Facets } from './ticks'
 
 /** Hits that are alike in all that they are told apart by, counted; and how many of them tie a loose use to a slot, or let a bound one loose. */
@@ -70,7 +70,7 @@ export const cellsOf = ({ docs, objects, paints, states, cells }: CellTable): Ce
     place: placeIds[place!]!,
     doc: docs[doc!] as DocId,
     object: objects[object!]!,
-    paints: paints[paint!] as UsePaints,
+    paints: paints[paint!]!,
     ...(state! < 0 ? {} : { state: states[state!] as State }),
     pair: pair!,
     count: count!,

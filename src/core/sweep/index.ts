@@ -27,6 +27,7 @@ export {
   mostRules,
   ruled,
   tickedBy,
+  ticksSchema,
   useFilter,
   type Facets,
   type TickRule,

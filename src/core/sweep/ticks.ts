@@ -18,8 +18,10 @@ export const useFilter = z.strictObject({
 export type UseFilter = z.infer<typeof useFilter>
 
 /** What a filter looks at. */
-export type Facets = Pick<Use, 'place' | 'object' | 'paints' | 'state'> & {
+export type Facets = Pick<Use, 'place' | 'object' | 'state'> & {
   readonly doc: string
+  /** What it paints, of a colour; else what it is for. */
+  readonly paints: string
   readonly pair: number
 }
 

@@ -8,6 +8,8 @@ import { noPictures, type PictureReader } from './held-pictures'
  * with four character references and no others.
  */
 const TAG = /<[a-z][^\s<>"/]*((?: [^\s<>"=]+(?:="[^"]*")?)*) ?\/?>/gi
+/** The same, and tags that close. */
+const ANY_TAG = /<(?:\/[a-z][^<>]*|[a-z][^\s<>"/]*((?: [^\s<>"=]+(?:="[^"]*")?)*) ?\/?)>/gi
 const ATTRIBUTE = / ([^\s<>"=]+)="([^"]*)"/g
 const REFERENCES: Readonly<Record<string, string>> = {
   '&amp;': '&',
@@ -26,6 +28,47 @@ function valueAt(source: string, from: number, to: number): SourceText {
     at += part.length
   }
   return mapping.result()
+}
+
+/** Attributes that people read, by sight or by a screen reader, and those that lead somewhere. */
+const READ = new Set(['alt', 'title', 'placeholder', 'aria-label'])
+const LEADS = new Set(['href'])
+
+/** A text in a snippet, as it is read. */
+export interface SnippetText {
+  readonly as: 'words' | 'link' | 'style'
+  /** The attribute whose value it is; absent between tags. */
+  readonly attribute?: string
+  readonly text: SourceText
+}
+
+const kindOfAttribute = (name: string): SnippetText['as'] | undefined => {
+  if (name === 'style') return 'style'
+  if (LEADS.has(name)) return 'link'
+  return READ.has(name) ? 'words' : undefined
+}
+
+/** The words, links and styles of a snippet, which is stored clean; nothing of its markup. */
+export function readSnippetTexts(html: string): SnippetText[] {
+  const found: SnippetText[] = []
+  let at = 0
+  const words = (to: number) => {
+    if (to > at) found.push({ as: 'words', text: valueAt(html, at, to) })
+  }
+  for (const tag of html.matchAll(ANY_TAG)) {
+    words(tag.index)
+    at = tag.index + tag[0].length
+    const attributes = tag[1] ?? ''
+    const start = tag.index + tag[0].indexOf(attributes)
+    for (const { 0: whole, 1: attribute, 2: value, index } of attributes.matchAll(ATTRIBUTE)) {
+      const as = kindOfAttribute(attribute!)
+      if (!value || !as) continue
+      const to = start + index + whole.length - 1
+      found.push({ as, attribute: attribute!, text: valueAt(html, to - value.length, to) })
+    }
+  }
+  words(html.length)
+  return found
 }
 
 /** Every colour in a snippet, which is stored clean: `style` and presentation attributes, with exact places. */

@@ -34,12 +34,12 @@ function isAsked({ slots, colors, paints, page }: UseQuestion, use: Use): boolea
 }
 
 function isReached(
-  { frame, uses, theme, looks, pages, checkpoint }: Reach,
+  { frame, uses, theme, looks, pages, written, checkpoint }: Reach,
   { kind, id }: RecordRef,
   record: SiteRecord | undefined,
   own: readonly Use[],
 ): boolean {
-  if (checkpoint !== undefined || (frame && kind === 'frame')) return true
+  if (checkpoint !== undefined || written || (frame && kind === 'frame')) return true
   if (pages?.includes(id as Page['id']) && kind === 'page') return true
   if (theme && (kind === 'frame' || kind === 'page') && record) {
     return Object.values((record as Frame | Page).body.sections).some((s) => s.theme === theme)
@@ -70,7 +70,12 @@ export function planInMemory(docs: SiteDocs, intent: WideIntent, target?: SiteDo
     .flat()
     .flatMap(({ decision, color }) => (isBound(decision) || !color ? [] : [colorKey(color)]))
   const pages = pagesInOrder(docs).map(({ id, body }) => ({ page: id, bands: bandsOf(body) }))
-  const prepared = kind.prepare(intent, { frame, colors: [...new Set(colors)], pages })
+  const prepared = kind.prepare(intent, {
+    frame,
+    colors: [...new Set(colors)],
+    pages,
+    names: { pictures: docs.pictures, hasPage: (id) => Object.hasOwn(docs.pages, id) },
+  })
   if (!prepared.ok) return prepared
   const reach = kind.reach(prepared.value)
   const gone = target

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import type { Change } from '../changes'
 import type { EditProblem } from '../edit'
+import type { KnownOfSite } from '../exchange'
 import type {
   Frame,
   PageId,
@@ -34,6 +35,8 @@ export interface Reach {
   /** Records with elements that wear this style, or are of this kind and decide something themselves. */
   readonly looks?: { readonly style: StyleId } | { readonly kind: string }
   readonly pages?: readonly PageId[]
+  /** Records whose stored text matches a pattern, whatever the case of its letters; all that hold texts where there is none. */
+  readonly written?: { readonly pattern: string | undefined }
   /** Records that are otherwise in this checkpoint, or not there. */
   readonly checkpoint?: string
 }
@@ -53,6 +56,8 @@ export interface Known {
   readonly pages: readonly PageBands[]
   /** The name of the checkpoint that the intent is about; undefined where there is none. */
   readonly checkpoint?: string
+  /** Pictures and pages of the site by their ids. */
+  readonly names?: Pick<KnownOfSite, 'pictures' | 'hasPage'>
 }
 
 /** One record that a wide edit looks at. */
@@ -89,7 +94,7 @@ export interface WideKind<Intent extends { readonly type: string }, Ready> {
   readonly type: Intent['type']
   readonly schema: z.ZodType<Intent>
   /** What it wants to know beside the frame. */
-  readonly asks: ReadonlyArray<'colors' | 'pages' | 'checkpoint'>
+  readonly asks: ReadonlyArray<'colors' | 'pages' | 'checkpoint' | 'names'>
   /** What holds for all records, or why it cannot be done. */
   readonly prepare: (intent: Intent, known: Known) => Prepared<Ready>
   readonly reach: (ready: Ready) => Reach

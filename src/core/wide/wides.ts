@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { exchange } from './exchange'
 import { giveRhythm } from './give-rhythm'
 import { giveThemes } from './give-themes'
 import { removeSlot } from './remove-slot'
@@ -11,6 +12,7 @@ import type { WideKind } from './wide'
 /** Every wide edit; a new one is a file and a line here. */
 export const wideKinds = {
   sweep,
+  exchange,
   removeSlot,
   removeTheme,
   giveRhythm,

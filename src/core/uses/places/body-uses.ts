@@ -25,15 +25,20 @@ function sectionUses({ place, doc, page }: Where, { id, name, looks }: Section):
   })
 }
 
+/** An element in words, on the page of this title where it is on one. */
+export function labelOfElement(page: string, { kind: id, content }: SiteElement): string {
+  const kind = kindOf(id)
+  const title = `${kind.label.toLowerCase()} “${shorten(kind.title(content))}”`
+  return page ? `${page}, ${title}` : title
+}
+
 function elementUses({ place, doc, page }: Where, element: SiteElement): Use[] {
-  const kind = kindOf(element.kind)
-  const title = `${kind.label.toLowerCase()} “${shorten(kind.title(element.content))}”`
   return lookUses(element.looks, propertiesOf(element.kind), {
     place,
     object: element.kind,
     doc,
     path: ['body', 'elements', element.id, 'looks'],
-    label: page ? `${page}, ${title}` : title,
+    label: labelOfElement(page, element),
     owner: { element: element.id },
   })
 }

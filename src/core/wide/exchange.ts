@@ -1,0 +1,66 @@
+import * as z from 'zod'
+import {
+  changesOfExchange,
+  exchangeAsked,
+  hitsIn,
+  kindOfExchange,
+  tickedHits,
+  type ExchangeAsked,
+  type KnownOfSite,
+} from '../exchange'
+import { ticksSchema } from '../sweep'
+import { defineWide, expected, many, nothing, ready, refuse, type Known } from './wide'
+
+/** What is exchanged, and what the person ticked of it; all where absent. */
+export const exchangeRequest = z.strictObject({
+  asked: exchangeAsked,
+  ticks: ticksSchema.optional(),
+})
+export type ExchangeRequest = z.infer<typeof exchangeRequest>
+
+const exchangeIntent = z.strictObject({
+  type: z.literal('exchange'),
+  request: exchangeRequest,
+  /** What the dry run came to, as it was ticked. */
+  expects: expected.optional(),
+})
+
+const LONGEST = 60
+const cut = (text: string) => (text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text)
+
+/** What an exchange is told by: pictures by their file names, links to pages as they are. */
+function wordsOf({ of, from, to }: ExchangeAsked, { pictures }: KnownOfSite): string {
+  const name = (text: string) =>
+    of === 'picture' && Object.hasOwn(pictures, text) ? pictures[text]!.fileName : text
+  return `“${cut(name(from))}” exchanged for “${cut(name(to))}”`
+}
+
+/** What is known of the site, for those who look through its texts. */
+export const knownOfSite = ({ frame, names }: Pick<Known, 'frame' | 'names'>): KnownOfSite => ({
+  frame,
+  pictures: names?.pictures ?? {},
+  hasPage: names?.hasPage ?? (() => false),
+})
+
+/** Exchanges words, typefaces, pictures, links or addresses wherever they stand: exactly what the dry run lists. */
+export const exchange = defineWide({
+  type: 'exchange',
+  schema: exchangeIntent,
+  asks: ['names'],
+  checkpoint: true,
+  expects: ({ expects }) => expects,
+  prepare({ request }: z.infer<typeof exchangeIntent>, known) {
+    const site = knownOfSite(known)
+    const fault = kindOfExchange(request.asked).faultOf(request.asked, site)
+    return fault ? refuse(fault) : ready({ ...request, site })
+  },
+  reach: ({ asked, site }) => ({
+    written: { pattern: kindOfExchange(asked).pattern(asked, site) },
+  }),
+  plan({ asked, ticks, site }, { kind, id, record }) {
+    if (!record) return nothing
+    const hits = tickedHits(hitsIn({ kind, id }, record, asked, site).hits, ticks)
+    return hits.length ? { changes: changesOfExchange(hits), count: hits.length } : nothing
+  },
+  describe: ({ asked, site }, count) => `${wordsOf(asked, site)}: ${many(count, 'place')}`,
+})
