@@ -44,6 +44,8 @@ export { changeLivery, keepLivery, listLiveries, liveryFrom } from './liveries'
 export { beginFromArchive, mostArchive, writeArchive } from './archive'
 export { StorageFailed } from './storage'
 export {
+  dryExchange,
+  standingTexts,
   dryRun,
   inventory,
   leftovers,

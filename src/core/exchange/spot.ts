@@ -1,5 +1,5 @@
 import type { DocId, PictureId } from '../site'
-import type { PlaceId, SourceText, Use, UsePath } from '../uses'
+import type { SourceText, Use, UsePath } from '../uses'
 
 /**
  * What a text is for: `words` are read by people, `link` says where something leads, `address`

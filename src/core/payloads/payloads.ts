@@ -12,6 +12,7 @@ import type {
   SectionId,
   ThemeId,
 } from '../site'
+import type { UnfitHit } from '../exchange'
 import type { CellTable, Facets, InventoryEntry, Recipe } from '../sweep'
 import type { Problem } from './problem'
 import type { BandEntry, Look, PlaceId, Use } from '../uses'
@@ -198,8 +199,9 @@ export interface HitLine extends Facets, Pick<Use, 'label' | 'property' | 'owner
   readonly key: string
   readonly before: string
   readonly after: string
-  readonly beforeColor: string
-  readonly afterColor: string
+  /** Colours before and after, where it is one. */
+  readonly beforeColor?: string
+  readonly afterColor?: string
   readonly context?: string
   readonly textAt?: number
   /** 1 where a loose use becomes bound, −1 where a bound one becomes loose. */
@@ -211,13 +213,34 @@ export interface HitCells extends CellTable {
   readonly titles: readonly string[]
 }
 
+/** Something that stands on a site and can be exchanged: a typeface, a picture, the target of links, an address. */
+export interface StandingText {
+  readonly value: string
+  /** What people call it. */
+  readonly words: string
+  readonly count: number
+  /** In how many pages and shared parts. */
+  readonly records: number
+}
+/** Most of them that are told. */
+export const mostStanding = 500
+
+/** What an exchange finds and has to leave: so many, the first of them told. */
+export interface UnfitHits {
+  readonly count: number
+  readonly first: readonly UnfitHit[]
+}
+
 /** What a sweep would do, counted; the hits themselves are asked for some at a time, by the plan's id. */
 export interface DryRun {
   readonly plan: string
   readonly revision: number
   readonly count: number
   readonly pages: number
-  readonly looseBefore: number
+  /** Loose uses of the whole site; of colours alone. */
+  readonly looseBefore?: number
+  /** What was found and has to stay as it is. */
+  readonly unfit?: UnfitHits
   /** The hits by all that they are told apart by; asked for by the plan's id where these are many. */
   readonly cells?: HitCells
   /** The first of the hits, `firstHits` at most. */

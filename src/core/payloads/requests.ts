@@ -5,6 +5,7 @@ import { editSchema } from '../edit'
 import { liverySchema } from '../livery'
 import { colorText, pageId, plainText, typedName } from '../site'
 import { recipeSchema, sweepRequest } from '../sweep'
+import { exchangeAsked } from '../exchange'
 import { wideIntent } from '../wide'
 
 /** Largest request that the server reads, in bytes of UTF-8. */
@@ -65,7 +66,10 @@ export const recipeDeed = z.discriminatedUnion('deed', [
   z.strictObject({ deed: z.literal('remove') }),
 ])
 export type RecipeDeed = z.infer<typeof recipeDeed>
-export const dryRunRequest = z.strictObject({ sweep: sweepRequest })
+export const dryRunRequest = z.union([
+  z.strictObject({ sweep: sweepRequest }),
+  z.strictObject({ exchange: exchangeAsked }),
+])
 /** Begins a site: empty, perhaps around a colour, or as a copy of another one. */
 export const beginRequest = z.strictObject({
   name: typedName,

@@ -16,6 +16,7 @@ import { loadFrame, loadStates } from '../records'
 import { allBands } from '../uses/bands'
 import { keptUsesIn } from '../uses/kept-uses'
 import { looseColors, reachedRecords } from '../uses/questions'
+import { namesOf } from '../uses/names'
 import { keepCheckpoint } from './checkpoints'
 import { pictureChanges } from './picture-changes'
 import {
@@ -42,6 +43,7 @@ async function knownOf(
     frame: await loadFrame(siteId, transaction),
     colors: asks.includes('colors') ? await looseColors(siteId, transaction) : [],
     pages: asks.includes('pages') ? await allBands(siteId, transaction) : [],
+    ...(asks.includes('names') ? { names: await namesOf(siteId, transaction) } : {}),
   }
 }
 

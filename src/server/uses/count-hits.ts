@@ -4,7 +4,7 @@ import { isBound, type DocId, type Frame } from '@/core/site'
 import { countingCells, pairFor, type Facets, type SweepRequest } from '@/core/sweep'
 import { placeIds, type Use } from '@/core/uses'
 import { select } from '../database/sets'
-import { whereHits, type CountedHits, type Plan } from './plans'
+import { whereHits, type ColorPlan, type CountedHits } from './plans'
 import { boundRow, type UseRow } from './rows'
 
 /** Hits that are alike in all that they are told apart by, and where they are. */
@@ -54,7 +54,7 @@ const facetsOfRow = (
 export async function countHits(
   siteId: string,
   { palette }: Frame,
-  { request, ...plan }: Pick<Plan, 'request' | 'question' | 'same'>,
+  { request, ...plan }: Pick<ColorPlan, 'request' | 'question' | 'same'>,
   transaction: Transaction,
 ): Promise<CountedHits> {
   const { sql, bind } = whereHits(plan)

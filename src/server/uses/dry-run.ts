@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize'
-import { done, firstHits, mostFirstCells, type DryRun, type Result } from '@/core/payloads'
+import { kindOfExchange, type ExchangeAsked } from '@/core/exchange'
+import { done, refused, firstHits, mostFirstCells, type DryRun, type Result } from '@/core/payloads'
 import type { Frame } from '@/core/site'
 import { cellsOf, hitFor, totalOf, type Hit, type SweepRequest } from '@/core/sweep'
 import { usesUnder, type PlaceId } from '@/core/uses'
@@ -10,9 +11,18 @@ import { select, showsPicture } from '../database/sets'
 import { loadFrame } from '../records'
 import { countHits } from './count-hits'
 import { readHits, titledCells } from './plan-hits'
-import { keepPlan, keptPlan, planId, renewPlan, type Same } from './plans'
+import {
+  keepPlan,
+  keptPlan,
+  planId,
+  renewPlan,
+  type ColorPlan,
+  type Plan,
+  type Same,
+} from './plans'
 import { looseColors, whereUses } from './questions'
 import { useOfRow, type UseRow } from './rows'
+import { countTexts, knownFor } from './text-hits'
 
 /** Uses that become the same by a sweep, whatever they are in. */
 type Alike = Pick<
@@ -78,6 +88,23 @@ async function docsShowing(
   return rows.map(({ kind, id }) => (kind === 'frame' ? 'frame' : id))
 }
 
+/** On how many pages what some documents decide is seen: header, footer, themes and custom CSS are on every one. */
+async function pagesUnder(
+  siteId: string,
+  docs: readonly string[],
+  transaction: Transaction,
+): Promise<number> {
+  const own = new Set(docs)
+  own.delete('')
+  if (!own.has('frame')) return own.size
+  const [site] = await select<{ pages: number }>(
+    `select count(*)::int as pages from records where site_id = $1 and kind = 'page'`,
+    [siteId],
+    transaction,
+  )
+  return site!.pages
+}
+
 /** What a sweep would do, counted. */
 async function think(
   siteId: string,
@@ -85,16 +112,16 @@ async function think(
   id: string,
   revision: number,
   transaction: Transaction,
-) {
+): Promise<ColorPlan> {
   const frame = await loadFrame(siteId, transaction)
   const question = questionOf(request, await looseColors(siteId, transaction))
   const groups = await alikeUses(siteId, question, transaction)
   const hits = groups.map((alike) => [alike, hitOf(frame, alike, request)] as const)
   const same = hits.flatMap(([alike, hit]) => (hit ? [] : [sameOf(alike)]))
   const counted = await countHits(siteId, frame, { request, question, same }, transaction)
-  const [site] = await select<{ loose: number; pages: number }>(
-    `select (select count(*) from uses where site_id = $1 and color is not null and place <> 'palette')::int as loose,
-       (select count(*) from records where site_id = $1 and kind = 'page')::int as pages`,
+  const [site] = await select<{ loose: number }>(
+    `select count(*)::int as loose from uses
+     where site_id = $1 and color is not null and place <> 'palette'`,
     [siteId],
     transaction,
   )
@@ -104,27 +131,22 @@ async function think(
     ...cells.filter(({ place }) => place !== 'pictures').map(({ doc }) => doc),
     ...(await docsShowing(siteId, pictures, transaction)),
   ]
-  // What header, footer, themes or custom CSS decide is on every page.
-  const pages = onPages.includes('frame') ? site!.pages : new Set(onPages).size
   const answer = {
     plan: id,
     revision,
     count: totalOf(cells).count,
-    pages,
+    pages: await pagesUnder(siteId, onPages, transaction),
     looseBefore: site!.loose,
   }
-  return { request, question, same, hits: counted, answer }
+  return { of: 'colors', request, question, same, hits: counted, answer }
 }
 
-/**
- * What a sweep would do, without doing anything. The plan stays here under an
- * id; its hits are asked for some at a time. Who asks the same again before
- * anything changed is given the same plan.
- */
-export function dryRun(
+/** A dry run that is kept under its id, or made; its hits are asked for some at a time. */
+function planned(
   actor: Actor,
   siteId: string,
-  request: SweepRequest,
+  request: SweepRequest | ExchangeAsked,
+  make: (id: string, revision: number, transaction: Transaction) => Promise<Result<Plan>>,
 ): Promise<Result<DryRun>> {
   return atOneMoment(async (transaction) => {
     const found = await siteFor(actor, 'read', siteId, transaction)
@@ -132,7 +154,9 @@ export function dryRun(
     const { revision } = found.value
     const id = planId(siteId, actor.userId, revision, request)
     const known = await keptPlan(actor.userId, siteId, id, transaction)
-    const plan = known ?? (await think(siteId, request, id, revision, transaction))
+    const made = known ? done<Plan>(known) : await make(id, revision, transaction)
+    if (!made.ok) return made
+    const plan = made.value
     if (known) await renewPlan(id)
     else await keepPlan(id, siteId, actor.userId, revision, plan)
     const span = { from: 0, count: firstHits, filter: {} }
@@ -143,3 +167,44 @@ export function dryRun(
     return done({ ...plan.answer, first, ...(cells ? { cells } : {}) })
   })
 }
+
+/**
+ * What a sweep would do, without doing anything. The plan stays here under an
+ * id; its hits are asked for some at a time. Who asks the same again before
+ * anything changed is given the same plan.
+ */
+export const dryRun = (
+  actor: Actor,
+  siteId: string,
+  request: SweepRequest,
+): Promise<Result<DryRun>> =>
+  planned(actor, siteId, request, async (id, revision, transaction) =>
+    done(await think(siteId, request, id, revision, transaction)),
+  )
+
+/** Found places that stay as they are and are told one by one; others are counted. */
+const MOST_UNFIT = 20
+
+/** What an exchange of words, typefaces, pictures, links or addresses would do, in the same way. */
+export const dryExchange = (
+  actor: Actor,
+  siteId: string,
+  asked: ExchangeAsked,
+): Promise<Result<DryRun>> =>
+  planned(actor, siteId, asked, async (id, revision, transaction) => {
+    const known = await knownFor(siteId, transaction)
+    const fault = kindOfExchange(asked).faultOf(asked, known)
+    if (fault) return refused({ code: 'edit-refused', problem: fault, clientId: '' })
+    const { hits, unfit } = await countTexts(siteId, asked, transaction)
+    const docs = cellsOf(hits.table).map(({ doc, place }) => (place === 'pictures' ? '' : doc))
+    const answer = {
+      plan: id,
+      revision,
+      count: totalOf(cellsOf(hits.table)).count,
+      pages: await pagesUnder(siteId, docs, transaction),
+      ...(unfit.length
+        ? { unfit: { count: unfit.length, first: unfit.slice(0, MOST_UNFIT) } }
+        : {}),
+    }
+    return done<Plan>({ of: 'texts', asked, hits, answer })
+  })

@@ -1,5 +1,6 @@
 export { checkIndex, type IndexFault } from './check'
-export { dryRun } from './dry-run'
+export { dryExchange, dryRun } from './dry-run'
 export { planCells, planHits } from './plan-hits'
 export { inventory, leftovers, slotUses } from './inventory'
 export { namedSections, proposedRhythms, themeUses } from './bands'
+export { standingTexts } from './standing-texts'

@@ -1,6 +1,4 @@
 import type { Transaction } from 'sequelize'
-import { writeHex } from '@/core/color'
-import { decisionWords } from '@/core/edit'
 import {
   done,
   refused,
@@ -9,62 +7,27 @@ import {
   type HitWindow,
   type Result,
 } from '@/core/payloads'
-import { isBound, siteDocs, type ColorDecision, type DocId, type Frame } from '@/core/site'
-import {
-  cellsOf,
-  fitsFilter,
-  hitFor,
-  type Hit,
-  type SweepRequest,
-  type UseFilter,
-} from '@/core/sweep'
-import { usesUnder, type PlaceId, type Use } from '@/core/uses'
+import { cellsOf, fitsFilter, type UseFilter } from '@/core/sweep'
+import type { PlaceId } from '@/core/uses'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
 import { loadFrame } from '../records'
+import { colorHits } from './color-hits'
 import { countHits } from './count-hits'
-import { keptPlan, whereHits, type CountedHits, type KeptPlan, type Plan } from './plans'
-import { useOfRow, type UseRow } from './rows'
+import { keptPlan, type CountedHits, type KeptPlan, type Plan, type PlannedHit } from './plans'
+import { countTexts, textHits } from './text-hits'
 
-/** Whether a hit becomes bound (1), stops to be so (−1), or neither. */
-export const bindsOf = ({ use, becomesBound }: Pick<Hit, 'use' | 'becomesBound'>) =>
-  (Number(becomesBound) - Number(isBound(use.decision))) as -1 | 0 | 1
-
-/** As it is written; letters of base64 as they are read. */
-const asRead = ({ escape, css, text }: Use) => (escape === 'base64' ? (css ?? text) : text)
-
-type HitRow = UseRow & { readonly kind: string; readonly id: string; readonly record: string }
-
-const docOf = ({ kind, id }: HitRow) => (kind === 'frame' ? 'frame' : id) as DocId
-
-function lineOf(frame: Frame, row: HitRow, request: SweepRequest): HitLine[] {
-  const docs = siteDocs(frame)
-  const [use] = usesUnder(frame.palette, [useOfRow(row, docOf(row))])
-  const hit = use && hitFor(frame.palette, use, request)
-  if (!hit) return []
-  const { key, pair, after, beforeColor, afterColor, change } = hit
-  const isText = 'at' in change
-  return [
-    {
-      key,
-      pair,
-      place: use.place,
-      doc: use.doc,
-      object: use.object,
-      property: use.property,
-      paints: use.paints,
-      ...(use.state ? { state: use.state } : {}),
-      owner: use.owner,
-      label: use.label,
-      before: isText ? asRead(use) : decisionWords(use.decision, docs),
-      after: isText ? after : decisionWords((change as { to: unknown }).to as ColorDecision, docs),
-      beforeColor: beforeColor ? writeHex(beforeColor) : 'transparent',
-      afterColor: writeHex(afterColor),
-      binds: bindsOf(hit),
-      ...(use.context === undefined ? {} : { context: use.context, textAt: use.textAt }),
-    },
-  ]
+/** The hits of some records, whatever is swept. */
+function hitsOf(
+  siteId: string,
+  plan: Plan,
+  records: readonly string[],
+  transaction: Transaction,
+): Promise<PlannedHit[]> {
+  return plan.of === 'colors'
+    ? colorHits(siteId, plan, records, transaction)
+    : textHits(siteId, plan, records, transaction)
 }
 
 /** Most hits in one answer. */
@@ -114,39 +77,38 @@ function within(lie: readonly There[], { from, count }: Span) {
 /** Some hits of a plan that fit a filter, given where all of them lie. */
 export async function readHits(
   siteId: string,
-  plan: Pick<Plan, 'request' | 'question' | 'same'>,
+  plan: Plan,
   hits: CountedHits,
   span: Span,
   transaction: Transaction,
 ): Promise<HitLine[]> {
   const { shown, skip } = within(whereTheyLie(hits, span.filter), span)
   if (shown.length === 0) return []
-  const { sql, bind } = whereHits(plan)
-  const at = 2 + bind.length
   const records = [...new Set(shown.map(({ doc }) => hits.records[doc]!))]
-  const rows = await select<HitRow>(
-    `select r.kind, r.id, u.* ${sql} and r.no = any($${at}::bigint[]) and u.record = any($${at}::bigint[])
-     order by u.record, u.n`,
-    [siteId, ...bind, records],
-    transaction,
-  )
-  const frame = await loadFrame(siteId, transaction)
-  const there = new Map<string, HitRow[]>()
-  for (const row of rows) {
-    const key = `${row.place} ${docOf(row)}`
+  const there = new Map<string, PlannedHit[]>()
+  for (const hit of await hitsOf(siteId, plan, records, transaction)) {
+    const key = `${hit.place} ${hit.doc}`
     const own = there.get(key)
-    if (own) own.push(row)
-    else there.set(key, [row])
+    if (own) own.push(hit)
+    else there.set(key, [hit])
   }
   const isFiltered = Object.keys(span.filter).length > 0
   const listed = shown.flatMap(({ place, doc }) => there.get(`${place} ${doc}`) ?? [])
-  if (!isFiltered) {
-    return listed.slice(skip, skip + span.count).flatMap((row) => lineOf(frame, row, plan.request))
-  }
+  if (!isFiltered) return listed.slice(skip, skip + span.count).flatMap(({ lines }) => lines())
   return listed
-    .flatMap((row) => lineOf(frame, row, plan.request))
+    .flatMap(({ lines }) => lines())
     .filter((line) => fitsFilter(span.filter, line))
     .slice(skip, skip + span.count)
+}
+
+/** The hits of a plan on the site as it is now. */
+async function countedAnew(
+  siteId: string,
+  plan: Plan,
+  transaction: Transaction,
+): Promise<CountedHits> {
+  if (plan.of === 'texts') return (await countTexts(siteId, plan.asked, transaction)).hits
+  return countHits(siteId, await loadFrame(siteId, transaction), plan, transaction)
 }
 
 /** A plan, counted anew where the site went on since: hits lie elsewhere then. */
@@ -161,8 +123,7 @@ async function countedPlan(
   const plan = await keptPlan(actor.userId, siteId, id, transaction)
   if (!plan) return refused({ code: 'plan-gone' })
   if (plan.revision === found.value.revision) return done({ plan, hits: plan.hits })
-  const frame = await loadFrame(siteId, transaction)
-  return done({ plan, hits: await countHits(siteId, frame, plan, transaction) })
+  return done({ plan, hits: await countedAnew(siteId, plan, transaction) })
 }
 
 /** Some hits of a dry run that fit a filter, in the order of places, pages and readers. */

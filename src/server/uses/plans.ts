@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize'
-import type { DryRun } from '@/core/payloads'
+import type { ExchangeAsked } from '@/core/exchange'
+import type { DryRun, HitLine } from '@/core/payloads'
 import { canonicalJson } from '@/core/site'
 import type { CellTable, SweepRequest } from '@/core/sweep'
 import type { PlaceId } from '@/core/uses'
@@ -24,17 +25,37 @@ export interface CountedHits {
   readonly records: Readonly<Record<string, string>>
 }
 
-/** A dry run as it is kept: what was asked, what holds for all windows on it, and what it came to. */
-export interface Plan {
-  readonly request: SweepRequest
-  readonly question: UseQuestion
-  readonly same: readonly Same[]
+/** What a dry run came to, as it is kept. */
+interface Counted {
   readonly hits: CountedHits
   readonly answer: Omit<DryRun, 'first' | 'cells'>
 }
 
+/** A dry run of colours as it is kept: what was asked, and what holds for all windows on it. */
+export interface ColorPlan extends Counted {
+  readonly of: 'colors'
+  readonly request: SweepRequest
+  readonly question: UseQuestion
+  readonly same: readonly Same[]
+}
+
+/** A dry run of texts: words, typefaces, pictures, links, addresses. */
+export interface TextPlan extends Counted {
+  readonly of: 'texts'
+  readonly asked: ExchangeAsked
+}
+
+export type Plan = ColorPlan | TextPlan
+
+/** A hit of a plan, told only where it is asked for. */
+export interface PlannedHit {
+  readonly place: PlaceId
+  readonly doc: string
+  readonly lines: () => HitLine[]
+}
+
 /** The uses of a plan, as rows of `u` and `r`; values are counted from `$2`. */
-export function whereHits({ question, same }: Pick<Plan, 'question' | 'same'>) {
+export function whereHits({ question, same }: Pick<ColorPlan, 'question' | 'same'>) {
   const { sql, bind } = whereUses(question, 2)
   const at = 2 + bind.length
   const not = `(u.place, u.written, coalesce(u.slot, ''), coalesce(u.shade, ''), u.bindable) not in
@@ -60,14 +81,14 @@ export function whereHits({ question, same }: Pick<Plan, 'question' | 'same'>) {
 const MOST_PLANS = 20
 
 /** Raised whenever plans are kept in another shape: those of before are not taken up. */
-const SHAPE = 2
+const SHAPE = 3
 
 /** The same question of the same person about the same state of a site, read by the same readers, is one plan. */
 export const planId = (
   siteId: string,
   userId: string,
   revision: number,
-  request: SweepRequest,
+  request: SweepRequest | ExchangeAsked,
 ): string =>
   hashOf(canonicalJson({ siteId, userId, revision, request, readersVersion, shape: SHAPE })).slice(
     0,
@@ -94,9 +115,7 @@ export async function keepPlan(
   )
 }
 
-export interface KeptPlan extends Plan {
-  readonly revision: number
-}
+export type KeptPlan = Plan & { readonly revision: number }
 
 /** A dry run that is kept; undefined where it is not, or is somebody else's. */
 export async function keptPlan(

@@ -3,6 +3,29 @@ import type { Reach, UseQuestion } from '@/core/wide'
 import type { RecordState } from '../records'
 import { select } from '../database/sets'
 
+/** What texts stand in: frame, pages and pictures. */
+const TEXTED = `r.kind in ('frame', 'page', 'picture')`
+
+/** A condition on records: that their stored text matches a pattern, which takes the place `$first`. */
+const isWritten = (first: number) =>
+  `${TEXTED} and exists (select from contents c
+     where c.site_id = r.site_id and c.hash = r.hash and c.body ~* $${first})`
+
+/** The records whose stored text matches a pattern, all that hold texts where there is none; in the order in which a site is read. */
+export function recordsWritten(
+  siteId: string,
+  pattern: string | undefined,
+  transaction?: Transaction,
+): Promise<RecordState[]> {
+  const condition = pattern === undefined ? TEXTED : isWritten(2)
+  return select<RecordState>(
+    `select r.kind, r.id, r.hash, r.no::text from records r
+     where r.site_id = $1 and ${condition} order by r.kind, r.position, r.id`,
+    [siteId, ...(pattern === undefined ? [] : [pattern])],
+    transaction,
+  )
+}
+
 /** Keys of all loose colours in use on a site. */
 export async function looseColors(siteId: string, transaction?: Transaction): Promise<string[]> {
   // One step of the index for each colour rather than one for each use.
@@ -47,7 +70,7 @@ const states = `select r.kind, r.id, r.hash from records r where r.site_id = $1 
 /** The records that a wide edit may touch, of those that changed after a revision. */
 export async function reachedRecords(
   siteId: string,
-  { frame, uses, theme, looks, pages, checkpoint }: Reach,
+  { frame, uses, theme, looks, pages, written, checkpoint }: Reach,
   after = -1,
   transaction?: Transaction,
 ): Promise<ReachedRecord[]> {
@@ -87,6 +110,10 @@ export async function reachedRecords(
   if (uses) {
     const { sql, bind } = whereUses(uses, 3)
     await add(`r.no in (select u.record from uses u where u.site_id = $1 and ${sql})`, bind)
+  }
+  if (written) {
+    const { pattern } = written
+    await (pattern === undefined ? add(TEXTED, []) : add(isWritten(3), [pattern]))
   }
   return [...found.values()]
 }

@@ -1,3 +1,4 @@
+export { PictureChoice } from './picture-field'
 export { ContentPanel } from './content-panel'
 export { deedOfKey } from './deed-keys'
 export { DeedBar } from './deed-bar'

@@ -132,7 +132,7 @@ interface PictureChoiceProps {
 }
 
 /** The pictures of the site, and a way to bring another one. */
-function PictureChoice({ chosen, mayGo, onChoose }: PictureChoiceProps) {
+export function PictureChoice({ chosen, mayGo, onChoose }: PictureChoiceProps) {
   const editor = useEditor()
   const siteId = useEditorState((state) => state.siteId)
   const [pictures, setPictures] = useState<readonly Picture[]>()

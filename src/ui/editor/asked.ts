@@ -9,8 +9,10 @@ import type {
   Leftovers,
   PartPlaces,
   Result,
+  StandingText,
 } from '@/core/payloads'
 import { done } from '@/core/payloads'
+import type { ExchangeAsked, ExchangeOf } from '@/core/exchange'
 import type { SweepRequest, UseFilter } from '@/core/sweep'
 import { problemWords } from '../words'
 import { useEditor, useEditorState } from './context'
@@ -84,6 +86,27 @@ export function useDryRun(request: SweepRequest | undefined): Asked<AskedDryRun>
   }
   const asked = useAnswer(request && (() => ask(request)), [client, request])
   return request ? asked : {}
+}
+
+/** A dry run of something else than colours, with what it was asked for. */
+export interface AskedExchange extends DryRun {
+  readonly asked: ExchangeAsked
+}
+
+export function useDryExchange(asked: ExchangeAsked | undefined): Asked<AskedExchange> {
+  const { client } = useEditor()
+  const ask = async (wanted: ExchangeAsked): Promise<Result<AskedExchange>> => {
+    const result = await client.dryExchange(wanted)
+    return result.ok ? done({ ...result.value, asked: wanted }) : result
+  }
+  const answer = useAnswer(asked && (() => ask(asked)), [client, asked])
+  return asked ? answer : {}
+}
+
+/** What of a sort stands on the site and can be exchanged. */
+export function useStanding(of: Exclude<ExchangeOf, 'words'>): Asked<readonly StandingText[]> {
+  const { client } = useEditor()
+  return useAnswer(() => client.standing(of), [client, of])
 }
 
 /** The pictures of pixels that show some colours, by their keys; asked again until all were looked at. */

@@ -31,11 +31,13 @@ import {
   type SiteCounts,
   type SiteName,
   type SlotUses,
+  type StandingText,
   type Stepped,
   type TakenFont,
   type TakenPicture,
   type ThemeUses,
 } from '@/core/payloads'
+import type { ExchangeAsked, ExchangeOf } from '@/core/exchange'
 import type { Livery } from '@/core/livery'
 import type { DocId, PageId, Picture, Pictures } from '@/core/site'
 import type { Recipe, SweepRequest, UseFilter } from '@/core/sweep'
@@ -108,6 +110,9 @@ export function siteClient(site: string) {
     inventory: (filter: UseFilter = {}) => call<Inventory>(`${at}/inventory?${query(filter)}`),
     leftovers: () => call<Leftovers>(`${at}/leftovers`),
     dryRun: (sweep: SweepRequest) => call<DryRun>(`${at}/sweep/dry-run`, { sweep }),
+    dryExchange: (exchange: ExchangeAsked) => call<DryRun>(`${at}/sweep/dry-run`, { exchange }),
+    standing: (of: Exclude<ExchangeOf, 'words'>) =>
+      call<readonly StandingText[]>(`${at}/standing/${of}`),
     hits: (plan: string, from: number, count: number, filter: UseFilter = {}) =>
       call<HitWindow>(
         `${at}/sweep/plans/${encodeURIComponent(plan)}?${query({ from, count, ...filter })}`,

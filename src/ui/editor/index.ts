@@ -2,7 +2,9 @@ export { deviceWidths } from './device-widths'
 export type { SiteClient } from './client'
 export {
   useBrokenLinks,
+  useDryExchange,
   useDryRun,
+  useStanding,
   useInventory,
   useLeftovers,
   usePicturesHolding,

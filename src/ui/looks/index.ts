@@ -1,1 +1,2 @@
 export { LooksView } from './looks-view'
+export { TypefaceOptions } from './setting-editors'

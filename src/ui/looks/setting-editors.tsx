@@ -35,13 +35,13 @@ function numbered(range: Range) {
   }
 }
 
-/** The typefaces of a site: those that ship with us, and its own. */
-export function TypefaceEditor({ label, value, onChoose }: SettingEditorProps<string>) {
+/** The typefaces of a site as options of a list: its own, and those that ship with us. */
+export function TypefaceOptions() {
   const fonts = useEditorState((state) => state.docs.fonts)
   const own = [...new Set(Object.values(fonts).map(({ family }) => family))]
   const shipped = siteFonts.map(({ family }) => family)
   return (
-    <SelectField label={label} hideLabel value={value} onChange={onChoose}>
+    <>
       {own.length > 0 && (
         <optgroup label="Of this site">
           {own.map((family) => (
@@ -54,6 +54,14 @@ export function TypefaceEditor({ label, value, onChoose }: SettingEditorProps<st
           <option key={family}>{family}</option>
         ))}
       </optgroup>
+    </>
+  )
+}
+
+function TypefaceEditor({ label, value, onChoose }: SettingEditorProps<string>) {
+  return (
+    <SelectField label={label} hideLabel value={value} onChange={onChoose}>
+      <TypefaceOptions />
     </SelectField>
   )
 }

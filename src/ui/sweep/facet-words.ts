@@ -11,7 +11,13 @@ const OBJECTS: Readonly<Record<string, string>> = {
   'add-on': 'Add-on',
   picture: 'Picture',
   slot: 'Slot',
+  page: 'Page',
+  site: 'Site',
+  settings: 'Setting',
 }
+
+/** Of those, the ones that no use in the inventory is of. */
+const COLORLESS: ReadonlySet<string> = new Set(['slot', 'page', 'site', 'settings'])
 
 const PAINTS: Readonly<Record<string, string>> = {
   fill: 'fill',
@@ -21,6 +27,15 @@ const PAINTS: Readonly<Record<string, string>> = {
   other: 'something else',
 }
 
+/** What texts are for, where no colour is swept. */
+const SORTS: Readonly<Record<string, string>> = {
+  words: 'words',
+  link: 'link',
+  address: 'address in CSS',
+  font: 'typeface',
+  picture: 'picture',
+}
+
 const isStyled = (object: string): object is StyledKind =>
   (styledKinds as readonly string[]).includes(object)
 
@@ -28,7 +43,7 @@ const isStyled = (object: string): object is StyledKind =>
 export const facetWords = {
   place: (place: string) => placeNames[place as PlaceId],
   object: (object: string) => OBJECTS[object] ?? (isStyled(object) ? labelOf(object) : object),
-  paints: (paints: string) => PAINTS[paints] ?? paints,
+  paints: (paints: string) => PAINTS[paints] ?? SORTS[paints] ?? paints,
   state: (state: string) => stateWords[state as State] || 'at rest',
 } as const
 
@@ -37,7 +52,7 @@ const byWords = ([, a]: readonly [string, string], [, b]: readonly [string, stri
 
 /** Every kind of thing that has colours, by name. */
 export const objectOptions: ReadonlyArray<readonly [value: string, words: string]> = [
-  ...Object.entries(OBJECTS).filter(([object]) => !isStyled(object) && object !== 'slot'),
+  ...Object.entries(OBJECTS).filter(([object]) => !isStyled(object) && !COLORLESS.has(object)),
   ...styledKinds.map((kind) => [kind, labelOf(kind)] as const),
 ].sort(byWords)
 

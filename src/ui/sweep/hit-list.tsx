@@ -205,11 +205,13 @@ function HitRow({ hit, ticks, onTick, onOpen }: HitRowProps) {
           {hit.label}
         </span>
         <Written hit={hit} />
-        <span className="flex items-center gap-1.5">
-          <Swatch color={hit.beforeColor} size={18} />
-          <ArrowRight size={13} aria-hidden />
-          <Swatch color={hit.afterColor} size={18} />
-        </span>
+        {hit.beforeColor && hit.afterColor && (
+          <span className="flex items-center gap-1.5">
+            <Swatch color={hit.beforeColor} size={18} />
+            <ArrowRight size={13} aria-hidden />
+            <Swatch color={hit.afterColor} size={18} />
+          </span>
+        )}
       </label>
       <IconButton label={`Go to ${hit.label}`} className="size-7!" onClick={() => onOpen(hit)}>
         <SquareArrowOutUpRight size={14} />
@@ -233,6 +235,7 @@ function Written({ hit }: { readonly hit: HitLine }) {
     <span className="code truncate" title={title}>
       {context.slice(0, textAt)}
       <mark className="rounded-sm bg-strong px-1 text-on-strong">{before}</mark>
+      {!hit.afterColor && <ins className="mx-1 font-bold no-underline">→ {after || 'nothing'}</ins>}
       {context.slice(textAt + before.length)}
     </span>
   )

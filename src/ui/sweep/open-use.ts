@@ -1,4 +1,4 @@
-import type { useRouter } from 'next/navigation'
+import { useRouter } from 'next/navigation'
 import { toast } from 'sonner'
 import type { HitLine } from '@/core/payloads'
 import {
@@ -9,7 +9,7 @@ import {
   type PageId,
   type SiteElement,
 } from '@/core/site'
-import { openAndTell, type Editor, type Selection } from '../editor'
+import { openAndTell, useEditor, type Editor, type Selection } from '../editor'
 
 /** What of a use tells where it is decided. */
 export type UseSpot = Pick<HitLine, 'place' | 'doc' | 'owner' | 'property' | 'state'>
@@ -62,7 +62,7 @@ async function openPicture(editor: Editor, { owner }: UseSpot): Promise<Selectio
 }
 
 /** Goes to where a use is decided, with that chosen: its page, the theme sheet, the stylesheet, the settings. */
-export async function openUse(editor: Editor, router: Router, use: UseSpot): Promise<void> {
+async function openUse(editor: Editor, router: Router, use: UseSpot): Promise<void> {
   const go = (view: string) => router.push(`/sites/${editor.store.getState().siteId}${view}`)
   const { place, owner, state } = use
   const doc = use.doc as DocId
@@ -98,4 +98,11 @@ export async function openUse(editor: Editor, router: Router, use: UseSpot): Pro
       editor.show({ selection: selectionOf(editor, doc, use), also: undefined, state })
       return go('')
   }
+}
+
+/** Goes to where a use is decided. */
+export function useOpenUse(): (use: UseSpot) => void {
+  const editor = useEditor()
+  const router = useRouter()
+  return (use) => void openUse(editor, router, use)
 }

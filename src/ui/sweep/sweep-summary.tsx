@@ -20,24 +20,50 @@ interface SweepSummaryProps {
 
 const number = (count: number) => count.toLocaleString('en-GB')
 
-/** What a sweep would do, in numbers, and the one button that does it. */
-export function SweepSummary(props: SweepSummaryProps) {
-  const { run, cells, ticks, isFresh, busy, job, onApply, onCancel } = props
-  if (!run) {
+/** What a sweep of colours would do, in numbers, and the one button that does it. */
+export function SweepSummary({ run, cells, ticks, ...props }: SweepSummaryProps) {
+  const loose = run?.looseBefore ?? 0
+  const { count, bind, looseAfter } = totalsOf(loose, cells ?? [], ticks)
+  return (
+    <DryRunSum
+      {...props}
+      thing="use"
+      count={run && count}
+      waits="It runs by itself once a pair is complete."
+      rows={[
+        ['Uses that change', `${number(count)} of ${number(run?.count ?? 0)}`],
+        ['Pages they are on', number(run?.pages ?? 0)],
+        ['Become bound', number(bind)],
+        ['Loose after it', `${number(loose)} → ${number(looseAfter)}`],
+      ]}
+    />
+  )
+}
+
+interface DryRunSumProps extends Pick<
+  SweepSummaryProps,
+  'isFresh' | 'busy' | 'job' | 'onApply' | 'onCancel'
+> {
+  /** What its hits are called, one of them. */
+  readonly thing: string
+  /** How many of them are ticked; undefined where there is no dry run. */
+  readonly count: number | undefined
+  readonly rows: ReadonlyArray<readonly [words: string, figure: string]>
+  /** Told where there is none. */
+  readonly waits: string
+}
+
+/** What a dry run comes to, and the one button that carries it out. */
+export function DryRunSum(props: DryRunSumProps) {
+  const { thing, count, rows, waits, isFresh, busy, job, onApply, onCancel } = props
+  if (count === undefined) {
     return (
       <>
         <h2 className="text-[15px] font-bold">Dry run</h2>
-        <p className="mt-2 text-soft">It runs by itself once a pair is complete.</p>
+        <p className="mt-2 text-soft">{waits}</p>
       </>
     )
   }
-  const { count, bind, looseAfter } = totalsOf(run.looseBefore, cells ?? [], ticks)
-  const rows: ReadonlyArray<readonly [string, string]> = [
-    ['Uses that change', `${number(count)} of ${number(run.count)}`],
-    ['Pages they are on', number(run.pages)],
-    ['Become bound', number(bind)],
-    ['Loose after it', `${number(run.looseBefore)} → ${number(looseAfter)}`],
-  ]
   return (
     <div className="grid gap-4">
       <h2 className="text-[15px] font-bold">Dry run: nothing written yet</h2>
@@ -55,7 +81,7 @@ export function SweepSummary(props: SweepSummaryProps) {
         disabled={count === 0 || busy || !isFresh}
         onClick={onApply}
       >
-        {busy ? 'Sweeping …' : `Sweep ${counted(count, 'use')}`}
+        {busy ? 'Sweeping …' : `Sweep ${counted(count, thing)}`}
       </Button>
       {busy && job && <Progress job={job} onCancel={onCancel} />}
       <p className="text-soft">A checkpoint is taken first. Undo brings every byte back.</p>

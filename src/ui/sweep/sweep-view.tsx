@@ -1,10 +1,9 @@
 'use client'
 
-import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import type { PageId } from '@/core/site'
-import type { Cell, UseFilter } from '@/core/sweep'
-import { useDryRun, useEditor, useEditorState, useInventory } from '../editor'
+import type { Cell } from '@/core/sweep'
+import { useDryRun, useEditorState, useInventory } from '../editor'
 import { Notice, Segments } from '../kit'
 import { HoldingList } from '../recolor'
 import { Breakdown } from './breakdown'
@@ -14,29 +13,20 @@ import { HitList } from './hit-list'
 import { filterOf, wholeInventory } from './inventory-filters'
 import { InventoryList } from './inventory-list'
 import { MovedOnNotice } from './moved-on-notice'
-import { openUse } from './open-use'
+import { useOpenUse } from './open-use'
 import { PagePreview } from './page-preview'
 import { PairsPane } from './pairs-pane'
 import { SweepSummary } from './sweep-summary'
+import { SweepTabs } from './sweep-tabs'
 import { allTicked, tickedIn, ticksOf } from './ticks'
 import { useApply } from './use-apply'
 import { useCells } from './use-cells'
+import { useNarrowed } from './use-narrowed'
 import { useDocsWith, useOutlook } from './use-outlook'
 import { usePairs, type Pairs } from './use-pairs'
 
 /** Pages that can be chosen to be looked at. */
 const MOST_PAGES = 300
-
-const noFilter: UseFilter = {}
-
-/** What the list of hits is narrowed to; another plan has other parts, so it holds for one plan alone. */
-function useNarrowed(plan: string | undefined) {
-  const [narrowed, setNarrowed] = useState<{ plan?: string; filter: UseFilter }>({
-    filter: noFilter,
-  })
-  const filter = narrowed.plan === plan ? narrowed.filter : noFilter
-  return [filter, (next: UseFilter) => setNarrowed({ plan, filter: next })] as const
-}
 
 /** The pages that a sweep touches, with the one that is open first. */
 function pagesOf(
@@ -62,9 +52,12 @@ const SHOWS = [
 export function SweepView() {
   const pairs = usePairs()
   return (
-    <div className="grid h-full grid-cols-[300px_minmax(0,1fr)_280px]">
-      <InventoryPane pairs={pairs} />
-      <DryRunPanes pairs={pairs} />
+    <div className="flex h-full flex-col">
+      <SweepTabs />
+      <div className="grid min-h-0 flex-1 grid-cols-[300px_minmax(0,1fr)_280px]">
+        <InventoryPane pairs={pairs} />
+        <DryRunPanes pairs={pairs} />
+      </div>
     </div>
   )
 }
@@ -94,8 +87,7 @@ function InventoryPane({ pairs }: { readonly pairs: Pairs }) {
 
 /** The pairs with what they would do, use by use or on a page; and its sum, with the one button that does it. */
 function DryRunPanes({ pairs }: { readonly pairs: Pairs }) {
-  const editor = useEditor()
-  const router = useRouter()
+  const openUse = useOpenUse()
   const docs = useEditorState((state) => state.docs)
   const pageId = useEditorState((state) => state.pageId)
   const [ticks, setTicks] = useState(allTicked)
@@ -149,7 +141,7 @@ function DryRunPanes({ pairs }: { readonly pairs: Pairs }) {
             ticks={ticks}
             onTick={setTicks}
             onFilter={setFilter}
-            onOpen={(hit) => void openUse(editor, router, hit)}
+            onOpen={openUse}
           />
         )}
         {hasHits && shows === 'page' && (
@@ -174,7 +166,12 @@ function DryRunPanes({ pairs }: { readonly pairs: Pairs }) {
           job={job}
           onApply={() => {
             if (!request || !run || !cells) return
-            void apply(request, run, cells, tickedIn(ticks, cells).count)
+            void apply((expects) => ({ type: 'sweep', request, expects }), {
+              run,
+              cells,
+              count: tickedIn(ticks, cells).count,
+              thing: 'use',
+            })
           }}
           onCancel={() => void cancel()}
         />

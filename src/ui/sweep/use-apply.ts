@@ -1,7 +1,8 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
 import type { DryRun } from '@/core/payloads'
-import { totalOf, type Cell, type SweepRequest } from '@/core/sweep'
+import { totalOf, type Cell } from '@/core/sweep'
+import type { Expected, WideIntent } from '@/core/wide'
 import { stepAndTell, useEditor, useEditorState } from '../editor'
 import { counted, problemWords } from '../words'
 
@@ -23,6 +24,14 @@ export function differingDocs(before: readonly Cell[], now: readonly Cell[]): st
   return [...new Set([...then.keys(), ...by.keys()])].filter((doc) => then.get(doc) !== by.get(doc))
 }
 
+/** What a person saw before saying yes: a dry run, so many of whose hits are ticked, and what they are called. */
+interface Seen {
+  readonly run: DryRun
+  readonly cells: readonly Cell[]
+  readonly count: number
+  readonly thing: string
+}
+
 /** Carries a sweep out as it was seen; breaks it off; tells how it went. */
 export function useApply(onDone: () => void) {
   const editor = useEditor()
@@ -31,28 +40,26 @@ export function useApply(onDone: () => void) {
   const [movedOn, setMovedOn] = useState<MovedOn>()
 
   const apply = async (
-    request: SweepRequest,
-    run: DryRun,
-    cells: readonly Cell[],
-    count: number,
+    intentOf: (expects: Expected) => WideIntent,
+    { run, cells, count, thing }: Seen,
   ) => {
     setBusy(true)
     setMovedOn(undefined)
-    const expects = { count, revision: run.revision }
-    const result = await editor.wide({ type: 'sweep', request, expects })
+    const result = await editor.wide(intentOf({ count, revision: run.revision }))
     setBusy(false)
     if (!result.ok) {
       const words = problemWords(result.problem)
       if (result.problem.code === 'moved-on') setMovedOn({ words, plan: run.plan, cells })
       else if (result.problem.code === 'cancelled') toast(words)
       else toast.error(words)
-      return
+      return false
     }
-    toast(`${counted(result.value.changed ?? 0, 'use')} replaced. A checkpoint was kept first.`, {
+    toast(`${counted(result.value.changed ?? 0, thing)} replaced. A checkpoint was kept first.`, {
       action: { label: 'Undo', onClick: () => void stepAndTell(editor, 'undo') },
       duration: 12_000,
     })
     onDone()
+    return true
   }
   const cancel = async () => {
     const problem = job && (await editor.cancel(job.id))

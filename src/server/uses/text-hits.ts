@@ -1,0 +1,101 @@
+import type { Transaction } from 'sequelize'
+import {
+  hitsIn,
+  kindOfExchange,
+  type ExchangeAsked,
+  type ExchangeHit,
+  type KnownOfSite,
+  type UnfitHit,
+} from '@/core/exchange'
+import type { HitLine } from '@/core/payloads'
+import { countingCells, type Facets } from '@/core/sweep'
+import { placeIds } from '@/core/uses'
+import { knownOfSite } from '@/core/wide'
+import { select } from '../database/sets'
+import { loadFrame, loadStates, type RecordState } from '../records'
+import { namesOf } from './names'
+import type { CountedHits, PlannedHit, TextPlan } from './plans'
+import { recordsWritten } from './questions'
+
+/** Records that are in memory at the same time. */
+const AT_ONCE = 40
+
+/** What is known of a site before any text of it is read. */
+export async function knownFor(siteId: string, transaction: Transaction): Promise<KnownOfSite> {
+  const frame = await loadFrame(siteId, transaction)
+  return knownOfSite({ frame, names: await namesOf(siteId, transaction) })
+}
+
+/** Goes through some records, a few at a time, and tells what is found in each. */
+async function* foundIn(
+  siteId: string,
+  asked: ExchangeAsked,
+  states: readonly RecordState[],
+  transaction: Transaction,
+) {
+  const known = await knownFor(siteId, transaction)
+  for (let at = 0; at < states.length; at += AT_ONCE) {
+    const some = states.slice(at, at + AT_ONCE)
+    for (const each of await loadStates(siteId, some, transaction, false)) {
+      yield { no: each.no, ...hitsIn(each, each.record, asked, known) }
+    }
+  }
+}
+
+const facetsOf = ({ place, doc, object, paints, pair }: ExchangeHit): Facets => ({
+  place,
+  doc,
+  object,
+  paints,
+  pair,
+})
+
+/** Counts what an exchange finds: by place, then in the order in which a site is read. */
+export async function countTexts(
+  siteId: string,
+  asked: ExchangeAsked,
+  transaction: Transaction,
+): Promise<{ readonly hits: CountedHits; readonly unfit: readonly UnfitHit[] }> {
+  const pattern = kindOfExchange(asked).pattern(asked, await knownFor(siteId, transaction))
+  const states = await recordsWritten(siteId, pattern, transaction)
+  const byPlace = new Map(placeIds.map((place) => [place, [] as Facets[]]))
+  const records: Record<string, string> = {}
+  const unfit: UnfitHit[] = []
+  for await (const found of foundIn(siteId, asked, states, transaction)) {
+    for (const hit of found.hits) {
+      byPlace.get(hit.place)!.push(facetsOf(hit))
+      records[hit.doc] = found.no
+    }
+    unfit.push(...found.unfit)
+  }
+  const counting = countingCells()
+  for (const facets of [...byPlace.values()].flat()) counting.add(facets, 1, 0)
+  return { hits: { table: counting.table(), records }, unfit }
+}
+
+function lineOf(hit: ExchangeHit): HitLine {
+  const { changes: _changes, ...line } = hit
+  return { ...line, binds: 0 }
+}
+
+/** What an exchange would change in some records, by their numbers. */
+export async function textHits(
+  siteId: string,
+  { asked }: TextPlan,
+  records: readonly string[],
+  transaction: Transaction,
+): Promise<PlannedHit[]> {
+  const states = await select<RecordState>(
+    `select r.kind, r.id, r.hash, r.no::text from records r
+     where r.site_id = $1 and r.no = any($2::bigint[]) order by r.no`,
+    [siteId, records],
+    transaction,
+  )
+  const hits: PlannedHit[] = []
+  for await (const found of foundIn(siteId, asked, states, transaction)) {
+    for (const hit of found.hits) {
+      hits.push({ place: hit.place, doc: hit.doc, lines: () => [lineOf(hit)] })
+    }
+  }
+  return hits
+}

@@ -1,0 +1,1 @@
+export { ExchangeView } from './exchange-view'
