@@ -16,6 +16,11 @@ const landmarks = {
   '/rhythm': '[aria-label^="Header of "]',
   '/add-ons': '[data-testid="add-on-preview"]',
   '/sweep': '[data-entry]',
+  '/sweep/words': '[aria-label="What is replaced"]',
+  '/sweep/font': '[aria-label="Typefaces in use"] button',
+  '/sweep/picture': '[aria-label="Pictures in use"] img',
+  '/sweep/link': '[aria-label="Where links lead"] button',
+  '/sweep/address': '[aria-label="Addresses in links and words"] button',
   '/history': '[aria-label="Edits"]',
 } as const
 export type View = keyof typeof landmarks

@@ -18,7 +18,7 @@ export const tern: SiteDocs = (() => {
 export const known = {
   frame: tern.frame,
   pictures: tern.pictures,
-  hasPage: (id: string) => Object.hasOwn(tern.pages, id),
+  pages: tern.pages,
 }
 
 export function plan(docs: SiteDocs, asked: ExchangeAsked) {

@@ -17,4 +17,5 @@ export {
   type Unfit,
   type UnfitHit,
 } from './hits'
+export { wordsOfText } from './words-of-text'
 export type { ExchangeFault, KnownOfSite } from './kind'

@@ -1,4 +1,4 @@
-import type { Frame, Picture } from '../site'
+import type { Frame, Page, Picture } from '../site'
 import type { Spot, SpotSort } from './spot'
 
 /** A stretch of a spot, in the text as it is read, and what comes in its place. */
@@ -14,8 +14,7 @@ export interface Found {
 export interface KnownOfSite {
   readonly frame: Frame
   readonly pictures: Readonly<Record<string, Pick<Picture, 'fileName'>>>
-  /** Whether there is a page of this id. */
-  readonly hasPage: (id: string) => boolean
+  readonly pages: Readonly<Record<string, Pick<Page, 'title'>>>
 }
 
 /** Why an exchange cannot be made, whatever the site holds. */

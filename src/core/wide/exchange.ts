@@ -5,6 +5,7 @@ import {
   hitsIn,
   kindOfExchange,
   tickedHits,
+  wordsOfText,
   type ExchangeAsked,
   type KnownOfSite,
 } from '../exchange'
@@ -28,18 +29,17 @@ const exchangeIntent = z.strictObject({
 const LONGEST = 60
 const cut = (text: string) => (text.length > LONGEST ? `${text.slice(0, LONGEST - 1)}…` : text)
 
-/** What an exchange is told by: pictures by their file names, links to pages as they are. */
-function wordsOf({ of, from, to }: ExchangeAsked, { pictures }: KnownOfSite): string {
-  const name = (text: string) =>
-    of === 'picture' && Object.hasOwn(pictures, text) ? pictures[text]!.fileName : text
-  return `“${cut(name(from))}” exchanged for “${cut(name(to))}”`
+/** What an exchange is told by: pictures by their file names, links to pages by their titles. */
+function wordsOf({ of, from, to }: ExchangeAsked, known: KnownOfSite): string {
+  const name = (text: string) => cut(wordsOfText(of, text, known))
+  return `“${name(from)}” exchanged for “${name(to)}”`
 }
 
 /** What is known of the site, for those who look through its texts. */
 export const knownOfSite = ({ frame, names }: Pick<Known, 'frame' | 'names'>): KnownOfSite => ({
   frame,
   pictures: names?.pictures ?? {},
-  hasPage: names?.hasPage ?? (() => false),
+  pages: names?.pages ?? {},
 })
 
 /** Exchanges words, typefaces, pictures, links or addresses wherever they stand: exactly what the dry run lists. */

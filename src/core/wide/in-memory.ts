@@ -74,7 +74,7 @@ export function planInMemory(docs: SiteDocs, intent: WideIntent, target?: SiteDo
     frame,
     colors: [...new Set(colors)],
     pages,
-    names: { pictures: docs.pictures, hasPage: (id) => Object.hasOwn(docs.pages, id) },
+    names: { pictures: docs.pictures, pages: docs.pages },
   })
   if (!prepared.ok) return prepared
   const reach = kind.reach(prepared.value)

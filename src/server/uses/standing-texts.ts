@@ -1,5 +1,5 @@
 import type { Transaction } from 'sequelize'
-import { formOf, spotsIn, type ExchangeOf } from '@/core/exchange'
+import { formOf, spotsIn, wordsOfText, type ExchangeOf } from '@/core/exchange'
 import { done, mostStanding, type Result, type StandingText } from '@/core/payloads'
 import { frameRef } from '@/core/site'
 import { siteFor, type Actor } from '../access'
@@ -7,6 +7,7 @@ import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
 import { loadFrame } from '../records'
 import { namesOf } from './names'
+import { knownFor } from './text-hits'
 
 interface Found {
   readonly value: string
@@ -98,10 +99,13 @@ const readers: Readonly<Record<Exclude<ExchangeOf, 'words'>, Reader>> = {
   async link(siteId, transaction) {
     const ofThings = await foundIn(siteId, LINKS, transaction)
     const ofSnippets = await foundIn(siteId, SNIPPET_LINKS, transaction)
+    const known = await knownFor(siteId, transaction)
     return merged([
       ...asTexts(ofThings, read),
       ...asTexts(ofSnippets, (text) => text.replaceAll('&amp;', '&')),
-    ]).filter(({ value }) => value !== '')
+    ])
+      .filter(({ value }) => value !== '')
+      .map((each) => ({ ...each, words: wordsOfText('link', each.value, known) }))
   },
   async address(siteId, transaction) {
     const mail = await foundIn(siteId, MAIL, transaction)

@@ -2,6 +2,7 @@ import type { Transaction } from 'sequelize'
 import {
   hitsIn,
   kindOfExchange,
+  wordsOfText,
   type ExchangeAsked,
   type ExchangeHit,
   type KnownOfSite,
@@ -37,7 +38,7 @@ async function* foundIn(
   for (let at = 0; at < states.length; at += AT_ONCE) {
     const some = states.slice(at, at + AT_ONCE)
     for (const each of await loadStates(siteId, some, transaction, false)) {
-      yield { no: each.no, ...hitsIn(each, each.record, asked, known) }
+      yield { no: each.no, known, ...hitsIn(each, each.record, asked, known) }
     }
   }
 }
@@ -73,9 +74,10 @@ export async function countTexts(
   return { hits: { table: counting.table(), records }, unfit }
 }
 
-function lineOf(hit: ExchangeHit): HitLine {
-  const { changes: _changes, ...line } = hit
-  return { ...line, binds: 0 }
+function lineOf(hit: ExchangeHit, known: KnownOfSite): HitLine {
+  const { changes: _changes, paints, before, after, ...line } = hit
+  const words = (text: string) => wordsOfText(paints, text, known)
+  return { ...line, paints, before: words(before), after: words(after), binds: 0 }
 }
 
 /** What an exchange would change in some records, by their numbers. */
@@ -94,7 +96,7 @@ export async function textHits(
   const hits: PlannedHit[] = []
   for await (const found of foundIn(siteId, asked, states, transaction)) {
     for (const hit of found.hits) {
-      hits.push({ place: hit.place, doc: hit.doc, lines: () => [lineOf(hit)] })
+      hits.push({ place: hit.place, doc: hit.doc, lines: () => [lineOf(hit, found.known)] })
     }
   }
   return hits

@@ -5,7 +5,8 @@ import { formOf, type ExchangeOf } from '@/core/exchange'
 import { Line, Tick } from '../kit'
 import { useTargetWords } from '../writing'
 import { sortWords } from './sorts'
-import { PictureShown, TargetField } from './target-field'
+import { PictureShown } from './picture-shown'
+import { TargetField } from './target-field'
 import type { Draft } from './use-draft'
 
 interface AskedFormProps {
@@ -31,7 +32,7 @@ export function AskedForm({ of, draft }: AskedFormProps) {
 function Beginning({ of }: { readonly of: ExchangeOf }) {
   const { heading, told } = sortWords[of]
   return (
-    <div className="m-auto max-w-sm text-center">
+    <div className="m-auto max-w-sm p-6 text-center">
       <h2 className="text-[15px] font-bold">{heading}</h2>
       <p className="mt-2 text-soft">{told} Nothing is written until you say so.</p>
     </div>
@@ -48,7 +49,6 @@ function WordsForm({ draft: { draft, change } }: { readonly draft: Draft }) {
   const { from, to, sameCase, wholeWords, keepCase } = draft
   return (
     <div className="grid gap-2">
-      {from === '' && <Beginning of="words" />}
       <div className="flex items-end gap-3">
         <Line label="Replace" value={from} onChange={(text) => change({ from: text })} />
         <ArrowRight size={15} className="mb-2.5" aria-hidden />
@@ -67,6 +67,7 @@ function WordsForm({ draft: { draft, change } }: { readonly draft: Draft }) {
           </Tick>
         )}
       </div>
+      {from === '' && <Beginning of="words" />}
     </div>
   )
 }
@@ -87,7 +88,6 @@ function AddressForm({ draft: { draft, change } }: { readonly draft: Draft }) {
   const isOfFrom = fault !== undefined && !formOf(from)
   return (
     <div className="grid gap-2">
-      {from === '' && <Beginning of="address" />}
       <div className="flex items-start gap-3">
         <Line
           label="Replace"
@@ -105,6 +105,7 @@ function AddressForm({ draft: { draft, change } }: { readonly draft: Draft }) {
           onChange={(text) => change({ to: text })}
         />
       </div>
+      {from === '' && <Beginning of="address" />}
     </div>
   )
 }

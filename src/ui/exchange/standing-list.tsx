@@ -1,12 +1,13 @@
 'use client'
 
-import { useMemo, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
+import { toast } from 'sonner'
 import type { ExchangeOf } from '@/core/exchange'
 import { mostStanding, type StandingText } from '@/core/payloads'
-import { useStanding } from '../editor'
+import { useEditor, useStanding } from '../editor'
 import { Notice, SearchField } from '../kit'
-import { counted } from '../words'
-import { useTargetWords } from '../writing'
+import { counted, problemWords } from '../words'
+import { PictureShown } from './picture-shown'
 import { sortWords } from './sorts'
 
 interface StandingListProps {
@@ -24,6 +25,7 @@ export function StandingList({ of, chosen, onChoose }: StandingListProps) {
     return value?.filter(({ words }) => words.toLowerCase().includes(sought))
   }, [value, search])
   const { list, none } = sortWords[of]
+  usePictures(of === 'picture' ? value : undefined)
   return (
     <div className="flex h-full flex-col">
       <div className="grid gap-2 p-3 pb-2">
@@ -58,6 +60,22 @@ export function StandingList({ of, chosen, onChoose }: StandingListProps) {
   )
 }
 
+/** Pictures that are fetched at once. */
+const PICTURES_AT_ONCE = 100
+
+/** Has the pictures of a list at hand, all with one question. */
+function usePictures(list: readonly StandingText[] | undefined): void {
+  const editor = useEditor()
+  useEffect(() => {
+    if (!list?.length) return
+    const ids = list.slice(0, PICTURES_AT_ONCE).map(({ value }) => value)
+    void editor.client.picturesByIds(ids).then((found) => {
+      if (found.ok) editor.holdPictures(found.value)
+      else toast.error(problemWords(found.problem))
+    })
+  }, [editor, list])
+}
+
 interface StandingRowProps {
   readonly of: ExchangeOf
   readonly entry: StandingText
@@ -67,17 +85,21 @@ interface StandingRowProps {
 
 function StandingRow({ of, entry, isChosen, onChoose }: StandingRowProps) {
   const { value, words, count } = entry
-  const target = useTargetWords(of === 'link' ? value : undefined)
-  const name = of === 'link' ? target : words
   return (
     <button
       type="button"
       aria-pressed={isChosen}
-      title={name}
+      title={words}
       onClick={onChoose}
       className="flex w-full items-center gap-2.5 rounded px-2 py-1.5 text-left hover:bg-hover aria-pressed:bg-strong aria-pressed:text-on-strong"
     >
-      <span className="min-w-0 flex-1 truncate">{name}</span>
+      {of === 'picture' ? (
+        <span className="min-w-0 flex-1">
+          <PictureShown id={value} />
+        </span>
+      ) : (
+        <span className="min-w-0 flex-1 truncate">{words}</span>
+      )}
       <span className="code text-xs" title={counted(count, 'place')}>
         {count.toLocaleString('en-GB')}
       </span>

@@ -1,17 +1,14 @@
 'use client'
 
 import { ChevronDown } from 'lucide-react'
-import { useEffect, useState } from 'react'
-import { toast } from 'sonner'
+import { useState } from 'react'
 import type { ExchangeOf } from '@/core/exchange'
-import { pictureAddress } from '@/core/render'
-import { own, type PictureId } from '@/core/site'
+import type { PictureId } from '@/core/site'
 import { PictureChoice } from '../content'
-import { useEditor, useEditorState } from '../editor'
 import { Line, Popover, SelectField } from '../kit'
 import { TypefaceOptions } from '../looks'
-import { problemWords } from '../words'
 import { LinkTarget, useTargetWords } from '../writing'
+import { PictureShown } from './picture-shown'
 
 interface TargetProps {
   readonly value: string | undefined
@@ -42,34 +39,6 @@ function FontTarget({ value, onChange }: TargetProps) {
       </option>
       <TypefaceOptions />
     </SelectField>
-  )
-}
-
-/** A picture of the site with its name, fetched where it is not at hand. */
-export function PictureShown({ id }: { readonly id: string }) {
-  const editor = useEditor()
-  const siteId = useEditorState((state) => state.siteId)
-  const picture = useEditorState((state) => own(state.docs.pictures, id))
-  useEffect(() => {
-    if (picture || !id) return
-    void editor.client.picturesByIds([id]).then((found) => {
-      if (found.ok) editor.holdPictures(found.value)
-      else toast.error(problemWords(found.problem))
-    })
-  }, [editor, id, picture])
-  return (
-    <span className="flex min-w-0 items-center gap-2.5">
-      {picture ? (
-        <img
-          src={pictureAddress(siteId)(picture.id, picture.file)}
-          alt=""
-          className="size-10 shrink-0 rounded-sm bg-well object-cover"
-        />
-      ) : (
-        <span className="size-10 shrink-0 rounded-sm border border-dashed border-edge-strong" />
-      )}
-      <span className="truncate">{picture?.fileName ?? id}</span>
-    </span>
   )
 }
 

@@ -47,6 +47,10 @@ const DEVICES: ReadonlyArray<readonly [DeviceWidth, string, typeof Monitor]> = [
   ['phone', 'Phone width', Smartphone],
 ]
 
+/** Whether a view is another one, or a part of it. */
+const isWithin = (view: string, suffix: string) =>
+  view === suffix || (suffix !== '' && view.startsWith(`${suffix}/`))
+
 interface TopBarProps {
   readonly onHelp: () => void
   readonly onFind: () => void
@@ -73,7 +77,7 @@ export function TopBar({ onHelp, onFind }: TopBarProps) {
           <Link
             key={suffix}
             href={`${base}${suffix}`}
-            aria-current={view === suffix ? 'page' : undefined}
+            aria-current={isWithin(view, suffix) ? 'page' : undefined}
             className="flex h-full items-center border-b-2 border-transparent px-3 text-soft max-[1100px]:px-2 hover:text-ink aria-[current=page]:border-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink"
           >
             {label}

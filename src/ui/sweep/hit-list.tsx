@@ -235,7 +235,7 @@ function Written({ hit }: { readonly hit: HitLine }) {
     <span className="code truncate" title={title}>
       {context.slice(0, textAt)}
       <mark className="rounded-sm bg-strong px-1 text-on-strong">{before}</mark>
-      {!hit.afterColor && <ins className="mx-1 font-bold no-underline">→ {after || 'nothing'}</ins>}
+      {!hit.afterColor && <ins className="ml-1 font-bold no-underline">→ {after || 'nothing'}</ins>}
       {context.slice(textAt + before.length)}
     </span>
   )

@@ -19,11 +19,11 @@ const ADD_ON = /^add-on:(.+)$/
 export const link = defineExchange<z.infer<typeof linkRequest>>({
   of: 'link',
   sorts: ['link'],
-  faultOf({ from, to }, { hasPage }) {
+  faultOf({ from, to }, { pages }) {
     if (from.trim() === '') return 'nothing-sought'
     if (from === to) return 'same-thing'
     const page = PAGE.exec(to)?.[1]
-    if (page !== undefined) return hasPage(page) ? undefined : 'target-gone'
+    if (page !== undefined) return Object.hasOwn(pages, page) ? undefined : 'target-gone'
     const addOn = ADD_ON.exec(to)?.[1]
     if (addOn !== undefined) {
       return (addOnKindIds as readonly string[]).includes(addOn) ? undefined : 'target-gone'
