@@ -69,6 +69,7 @@ const exchangePictureCommand = z.strictObject({
     mediaType: true,
     width: true,
     height: true,
+    slots: true,
   }).shape,
   alt: pictureSchema.shape.alt,
   /** The picture as it was is kept under this id and file name, beside the other. */
@@ -105,6 +106,7 @@ export const exchangePicture = defineEdit<z.infer<typeof exchangePictureCommand>
     Object.assign(picture, given, { fileName })
     // Where the new one is cut is for whoever sees it to say.
     delete picture.focus
+    if (!given.slots) delete picture.slots
   },
   describe: ({ picture }, { pictures }) =>
     `Picture ${own(pictures, picture)?.fileName ?? picture} exchanged everywhere`,

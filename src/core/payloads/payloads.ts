@@ -45,7 +45,7 @@ export interface PageBandsEntry extends PageEntry {
 
 /** A picture whose bytes are taken: what its record would say, or the picture of the site that has them already, with a name that is free. */
 export type TakenPicture =
-  | Pick<Picture, 'file' | 'fileName' | 'mediaType' | 'width' | 'height'>
+  | Pick<Picture, 'file' | 'fileName' | 'mediaType' | 'width' | 'height' | 'slots'>
   | { readonly known: Picture; readonly fileName: string }
 
 /** Largest picture file that is taken, in bytes. */

@@ -18,7 +18,6 @@ export {
 } from './fonts'
 export {
   framedPolicy,
-  inEditor,
   pageCss,
   layerSources,
   pageCssLayer,
@@ -26,8 +25,6 @@ export {
   sectionSources,
   type PageCssLayer,
   pagePolicy,
-  ownFontAddress,
-  pictureAddress,
   renderAlone,
   renderDocument,
   renderPageCss,
@@ -39,3 +36,12 @@ export {
 } from './render'
 export type { Whereabouts } from './whereabouts'
 export { iconShape } from './setting-css'
+export { inEditor, ownFontAddress, pictureAddress, shownPicture } from './in-editor'
+export {
+  readSlotColors,
+  slotColorsOf,
+  slotsInVector,
+  withSlotColors,
+  writeSlotColors,
+  type SlotColors,
+} from './bound-picture'

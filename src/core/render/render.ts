@@ -18,6 +18,7 @@ import {
 } from '../site'
 import { addOnParts, addOnsCss, addOnPages } from './add-ons'
 import { fontCss, kindsCss, settingsCss } from './base-css'
+import { paletteOfPictures } from './bound-picture'
 import { writeRules } from './css-names'
 import { bodyRules, sectionRules, styleRules } from './thing-rules'
 import type { Whereabouts } from './whereabouts'
@@ -202,33 +203,6 @@ export const pagePolicy =
 /** The same for a page that the editor shows in a frame of its own, drawn into from outside or as it comes. */
 export const framedPolicy = `${pagePolicy}; frame-ancestors 'self'; sandbox allow-same-origin`
 
-/** Where things lie for a page that the editor shows: links lead nowhere, all else lies where its server keeps it. */
-export const inEditor = (
-  siteId: string,
-  { pictures, fonts }: Pick<SiteDocs, 'pictures' | 'fonts'>,
-): Whereabouts => ({
-  pictures,
-  fonts,
-  ownFont: ({ file }) => [{ url: ownFontAddress(siteId, file) }],
-  assetUrl: (id) => pictureAddress(siteId)(id, own(pictures, id)?.file),
-  fontUrl: (file) => `/fonts/${file}`,
-  link: () => '#',
-  marksWords: true,
-})
-
-/**
- * Where the editor's server keeps a picture of a site. With the hash of its file it is another
- * address as soon as the file is another one, and answers before the site itself knows of it.
- */
-export const pictureAddress =
-  (siteId: string) =>
-  (id: string, file?: string): string =>
-    `/files/${siteId}/${id}${file ? `?file=${file}` : ''}`
-
-/** Where the editor’s server keeps a font of a site, by the hash of its file. */
-export const ownFontAddress = (siteId: string, file: string): string =>
-  `/fonts-of/${siteId}/${file}`
-
 /** What could end a stylesheet inside of a page is written otherwise; CSS reads it the same. */
 const withinStyle = (css: string) => css.replaceAll('</', '<\\/')
 
@@ -274,7 +248,7 @@ export const layerSources: {
   settings: ({ frame }) => [frame.settings],
   themes: ({ frame }) => [frame.themes, frame.edition],
   kinds: () => [],
-  styles: ({ frame, pictures }) => [frame.styles, frame.body, pictures],
+  styles: (docs) => [docs.frame.styles, docs.frame.body, docs.pictures, paletteOfPictures(docs)],
   page: ({ frame, pictures }, { body }) => [
     body,
     pictures,
@@ -286,19 +260,23 @@ export const layerSources: {
     frame.edition,
   ],
   addOns: ({ frame }) => [frame.addOns],
-  custom: ({ frame, pictures }) => [frame.customCss, pictures],
+  custom: (docs) => [docs.frame.customCss, docs.pictures, paletteOfPictures(docs)],
 }
 
 /** What the sections of a page are written from: where all of it is the same, so are they. */
-export const sectionSources = ({ frame, pictures }: SiteDocs, page: Page): readonly unknown[] => [
-  page,
-  pictures,
-  frame.body,
-  frame.themes,
-  frame.edition,
-  frame.addOns,
-  frame.settings.contentWidth,
-]
+export function sectionSources(docs: SiteDocs, page: Page): readonly unknown[] {
+  const { body, themes, edition, addOns, settings } = docs.frame
+  return [
+    page,
+    docs.pictures,
+    paletteOfPictures(docs),
+    body,
+    themes,
+    edition,
+    addOns,
+    settings.contentWidth,
+  ]
+}
 
 /** All that colours and shapes one page, in layers. */
 export function pageCss(

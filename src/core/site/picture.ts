@@ -1,5 +1,6 @@
 import * as z from 'zod'
-import { pictureId } from './ids'
+import { pictureId, slotId } from './ids'
+import { mostSlots } from './palette'
 import { plainText } from './text'
 import { unchanged, type UpgradeStep } from './upgrade-steps'
 
@@ -9,7 +10,7 @@ export const fileHash = z.string().regex(/^[0-9a-f]{64}$/, 'not the hash of a fi
 /** A file's name as published sites have it: no folder, nothing that an address would read otherwise. */
 export const fileName = z.string().regex(/^[A-Za-z0-9][\w.-]{0,119}$/, 'not a file name')
 
-export const pictureVersion = 2
+export const pictureVersion = 3
 
 /** A picture of the site: its file, how large it is in pixels, what it shows in words. */
 export const pictureSchema = z.strictObject({
@@ -25,6 +26,8 @@ export const pictureSchema = z.strictObject({
   focus: z
     .strictObject({ x: z.number().min(0).max(100), y: z.number().min(0).max(100) })
     .optional(),
+  /** The slots that a vector picture refers to in its file, and follows. */
+  slots: z.array(slotId).min(1).max(mostSlots).optional(),
 })
 
 export type Picture = z.infer<typeof pictureSchema>
@@ -33,6 +36,8 @@ export type Pictures = Readonly<Record<string, Picture>>
 export const pictureSteps: Readonly<Record<number, UpgradeStep>> = {
   // 2: a picture can have a focus.
   1: unchanged,
+  // 3: a vector picture can follow slots.
+  2: unchanged,
 }
 
 export type Focus = NonNullable<Picture['focus']>

@@ -12,7 +12,7 @@ import {
   type Shade,
 } from '../color'
 import { decisionColor } from '../resolve'
-import { isBound, type BoundDecision, type ColorDecision, type Palette } from '../site'
+import { isBound, type BoundDecision, type ColorDecision, type Palette, type SlotId } from '../site'
 import type { Use } from '../uses'
 import { movedDecision } from './family'
 import { isMovedAlong } from './match'
@@ -67,9 +67,9 @@ export function decisionAfter(palette: Palette, use: Use, { from, to }: SweepPai
 const signed = (letter: string, offset: number, unit: number) =>
   offset ? `calc(${letter} ${offset < 0 ? '-' : '+'} ${Math.abs(offset) / unit})` : letter
 
-/** A reference to a slot in CSS text; shades are written as relative colours (CSS Color 5), for no property is kept for them there. */
-export function slotReference({ slot, shade }: BoundDecision): string {
-  const base = `var(--slot-${slot})`
+/** A reference to a slot in CSS text, with what it holds where the text may stand without the palette; shades are written as relative colours (CSS Color 5), for no property is kept for them there. */
+export function slotReference({ slot, shade }: BoundDecision, held?: string): string {
+  const base = held ? `var(--slot-${slot}, ${held})` : `var(--slot-${slot})`
   if (!shade) return base
   const { lightness = 0, saturation = 0, hue = 0, alpha = 0 } = shade
   const fade = alpha ? ` / ${signed('alpha', alpha, 100)}` : ''
@@ -107,12 +107,15 @@ export function textAfter(palette: Palette, use: Use, pair: SweepPair): string {
 function plainAfter(palette: Palette, use: Use, pair: SweepPair): string {
   const { to } = pair
   const written = use.css ?? use.text
+  const held = (slot: SlotId) =>
+    use.place === 'pictures' ? writeHex(decisionColor(palette, { slot })) : undefined
   if (isBound(use.decision) && isBound(to)) {
-    const same = written.replace(`--slot-${use.decision.slot}`, `--slot-${to.slot}`)
-    return to.shade ? slotReference(to) : same
+    const { slot } = use.decision
+    if (to.shade || use.place === 'pictures') return slotReference(to, held(to.slot))
+    return written.replace(`--slot-${slot}`, `--slot-${to.slot}`)
   }
   const decision = decisionAfter(palette, use, pair)
-  if (isBound(decision) && use.bindable) return slotReference(decision)
+  if (isBound(decision) && use.bindable) return slotReference(decision, held(decision.slot))
   return writeLike(written, decisionColor(palette, decision))
 }
 

@@ -1,4 +1,5 @@
 import { applyChanges, ChangeUnfit, isSame, type Change } from '@/core/changes'
+import { slotsInVector } from '@/core/render'
 import type { Picture } from '@/core/site'
 import { pathOfText } from '@/core/uses'
 import { hashOf } from '../records/stored'
@@ -33,5 +34,14 @@ export async function pictureChanges(
   if (recolored === undefined) return undefined
   const file = hashOf(recolored)
   await fileStore().put(file, recolored)
-  return [...others, { path: ['file'], from: picture.file, to: file }]
+  const slots = slotsInVector(recolored)
+  const follows = {
+    ...(picture.slots ? { from: picture.slots } : {}),
+    ...(slots.length ? { to: slots } : {}),
+  }
+  return [
+    ...others,
+    { path: ['file'], from: picture.file, to: file },
+    ...(isSame(picture.slots ?? [], slots) ? [] : [{ path: ['slots'], ...follows }]),
+  ]
 }

@@ -12,7 +12,8 @@ import {
 } from '../database/database.fixture'
 import { loadWhole, tidyUp } from '../records'
 import { fileStore, vectorText } from '../storage'
-import { takePicture } from '../sites'
+import { publish, publishedFile } from '../publishing'
+import { readPicture, takePicture } from '../sites'
 import { dryRun, planHits } from '../uses'
 import { carryOutWide, listCheckpoints, undo } from '.'
 
@@ -119,4 +120,43 @@ test('pages that show a swept picture are counted, and none where it stands nowh
   const edit = { type: 'setContent', doc: 'shop', element, at: ['asset'], was, to: 'mark' }
   expect((await save(edit as Edit)).ok).toBe(true)
   expect(await pages()).toEqual([1, 1])
+})
+
+test('a logo that is swept to a slot follows it from then on, on the published site too, and is let go again', async () => {
+  const [state, logo] = [await stateOf(siteId), await logoNow()]
+  const asked: SweepRequest = {
+    pairs: [{ from: { value: '#1c5a54', within: 0 }, to: { slot: 'brand' as never } }],
+    scope: 'site',
+  }
+  expect(await sweepOn(asked)).toMatchObject({ ok: true })
+  const bound = await logoNow()
+  expect(bound).toEqual({ ...logo, file: bound.file, slots: ['brand'] })
+  const { frame } = await loadWhole(siteId)
+  const brand = frame.palette.slots['brand' as never] as { value: string }
+  expect(await textNow()).toContain(`var(--slot-brand, ${brand.value.toLowerCase()})`)
+
+  const shown = async () => {
+    expect(await publish(localOwner, siteId)).toMatchObject({ ok: true })
+    const data = await publishedFile(siteId, `assets/${logo.fileName}`)
+    return new TextDecoder().decode(data)
+  }
+  expect(await shown()).toContain(`<style>:root { --slot-brand: ${brand.value.toLowerCase()} }`)
+  await save({ type: 'setSlot', slot: 'brand', value: '#7a3fa0' } as Edit)
+  expect(await shown()).toContain('<style>:root { --slot-brand: #7a3fa0 }')
+  // The page asks for it in what the slot holds; without a hash it is in what is stored.
+  const at = async (more: { file: string | null; slots: string | null }) =>
+    new TextDecoder().decode((await readPicture(localOwner, siteId, 'logo', more))!.data)
+  expect(await at({ file: null, slots: null })).toContain('--slot-brand: #7a3fa0')
+  expect(await at({ file: bound.file, slots: 'brand:00ff00' })).toContain('--slot-brand: #00ff00')
+
+  // The slot's uses are swept to a loose colour: it follows nothing any more.
+  const loose: SweepRequest = {
+    pairs: [{ from: { slot: 'brand' as never }, to: { value: '#123456' } }],
+    scope: 'site',
+  }
+  expect(await sweepOn(loose)).toMatchObject({ ok: true })
+  expect((await logoNow()).slots).toBeUndefined()
+  expect(await textNow()).not.toContain('var(')
+  for (let i = 0; i < 3; i += 1) await undo(localOwner, siteId, await revisionOf(siteId))
+  expect(await stateOf(siteId)).toEqual(state)
 })

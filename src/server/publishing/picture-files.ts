@@ -1,8 +1,9 @@
 import sharp from 'sharp'
-import { narrowerName, widthsOf, type Picture, type Pictures } from '@/core/site'
+import { slotColorsOf, withSlotColors } from '@/core/render'
+import { narrowerName, widthsOf, type Palette, type Picture, type Pictures } from '@/core/site'
 import type { WorkWatch } from '../edits'
 import { hashOf } from '../records'
-import { fileStore } from '../storage'
+import { fileStore, vectorText } from '../storage'
 import type { SiteFile } from './site-file'
 
 /** How well pixels are kept in narrower widths; those of PNG are kept whole. */
@@ -35,6 +36,23 @@ async function narrowed(
   }
 }
 
+/** A picture as it is; a vector picture that follows slots with what they come to, which is another file whenever they do. */
+async function ownFile(
+  picture: Picture,
+  palette: Palette,
+  before: ReadonlyMap<string, SiteFile>,
+): Promise<{ readonly file: SiteFile; readonly written: number }> {
+  const name = `assets/${picture.fileName}`
+  const colors = slotColorsOf(picture, palette)
+  const text = colors.length ? await vectorText(picture.file) : undefined
+  if (text === undefined) return { file: { name, hash: picture.file, source: null }, written: 0 }
+  const shown = withSlotColors(text, colors)
+  const hash = hashOf(shown)
+  const written = before.get(name)?.hash === hash ? 0 : 1
+  if (written) await fileStore().put(hash, shown)
+  return { file: { name, hash, source: null }, written }
+}
+
 /**
  * The files of all pictures, in every width that pages name. Each picture lies in the file store
  * already, under the hash that its record has; the narrower ones are made once. Undefined where
@@ -42,13 +60,17 @@ async function narrowed(
  */
 export async function pictureFiles(
   pictures: Pictures,
+  palette: Palette,
   before: ReadonlyMap<string, SiteFile>,
   watch: WorkWatch,
 ): Promise<{ readonly files: readonly SiteFile[]; readonly written: number } | undefined> {
+  const owns: SiteFile[] = []
   const files: SiteFile[] = []
   let written = 0
   for (const picture of Object.values(pictures)) {
-    files.push({ name: `assets/${picture.fileName}`, hash: picture.file, source: null })
+    const own = await ownFile(picture, palette, before)
+    written += own.written
+    owns.push(own.file)
     let data: Uint8Array | undefined
     for (const width of widthsOf(picture)) {
       if (watch.isCancelled()) return undefined
@@ -69,9 +91,7 @@ export async function pictureFiles(
     }
   }
   // A picture that is called as another one in a narrower width stays what it is.
-  const byName = new Map(files.reverse().map((file) => [file.name, file]))
-  for (const { fileName, file } of Object.values(pictures)) {
-    byName.set(`assets/${fileName}`, { name: `assets/${fileName}`, hash: file, source: null })
-  }
+  const byName = new Map([...files].reverse().map((file) => [file.name, file]))
+  for (const own of owns) byName.set(own.name, own)
   return { files: [...byName.values()], written }
 }

@@ -166,7 +166,7 @@ async function writeFiles(
   const first = await putFiles(shared, null, before)
   const shipped = await putFiles(await filesOfFonts(frame), null, before)
   const own = await ownFontsOf(frame, fonts, before)
-  const shown = await pictureFiles(pictures, before, watch)
+  const shown = await pictureFiles(pictures, frame.palette, before, watch)
   if (!shown) return undefined
   const files = [...first.put, ...shipped.put, ...own.files, ...shown.files]
   let written = first.written + shipped.written + own.written + shown.written

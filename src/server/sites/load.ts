@@ -94,7 +94,7 @@ export function homePicture(actor: Actor, siteId: string): Promise<Result<string
       renderAlone(
         siteDocs(frame, [page], Object.values(pictures)),
         page,
-        inEditor(siteId, { pictures, fonts }),
+        inEditor(siteId, { frame, pictures, fonts }),
       ),
     )
   })

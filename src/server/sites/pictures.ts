@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize'
 import { done, type Result } from '@/core/payloads'
+import { readSlotColors, slotColorsOf, withSlotColors, type SlotColors } from '@/core/render'
 import {
   fileHash,
   picturesIn,
@@ -12,7 +13,7 @@ import {
 } from '@/core/site'
 import { siteFor, type Actor } from '../access'
 import { select, showsPicture } from '../database/sets'
-import { loadRecords, loadStates, type RecordState } from '../records'
+import { loadFrame, loadRecords, loadStates, type RecordState } from '../records'
 import { fileStore } from '../storage'
 import { mediaTypeOf } from './ready-picture'
 
@@ -98,15 +99,25 @@ export async function readPicture(
   actor: Actor,
   siteId: string,
   id: string,
-  file?: string | null,
+  { file, slots }: { readonly file: string | null; readonly slots: string | null },
 ): Promise<PictureFile | undefined> {
   const found = await siteFor(actor, 'read', siteId)
   if (!found.ok || textFault(id)) return undefined
-  if (file) return pictureOfFile(file)
+  if (file) return inColors(await pictureOfFile(file), readSlotColors(slots ?? ''))
   const [loaded] = await loadRecords(siteId, [{ kind: 'picture', id }])
   const details = loaded?.record as Picture | undefined
   const data = details && (await fileStore().get(details.file))
-  return details && data ? { details, data } : undefined
+  if (!details || !data) return undefined
+  if (!details.slots) return { details, data }
+  const { palette } = await loadFrame(siteId)
+  return inColors({ details, data }, slotColorsOf(details, palette))
+}
+
+/** A vector picture with what slots come to; any other as it is. */
+function inColors(picture: PictureFile | undefined, colors: SlotColors): PictureFile | undefined {
+  if (picture?.details.mediaType !== 'image/svg+xml' || colors.length === 0) return picture
+  const text = withSlotColors(new TextDecoder().decode(picture.data), colors)
+  return { ...picture, data: new TextEncoder().encode(text) }
 }
 
 /** A file that was taken as a picture, by its hash: the edit that puts it on the site may be on its way. */

@@ -1,4 +1,5 @@
 import { done, type Result, type TakenPicture } from '@/core/payloads'
+import { slotsInVector } from '@/core/render'
 import { fileName, idFromName, type Picture } from '@/core/site'
 import { siteFor, type Actor } from '../access'
 import { select } from '../database/sets'
@@ -31,6 +32,13 @@ async function sameBytes(siteId: string, file: string): Promise<Picture | undefi
   return loaded?.record as Picture | undefined
 }
 
+/** The slots that a vector picture refers to, where it comes from another site of ours. */
+function followed(mediaType: Picture['mediaType'], data: Uint8Array): Pick<Picture, 'slots'> {
+  if (mediaType !== 'image/svg+xml') return {}
+  const slots = slotsInVector(new TextDecoder().decode(data))
+  return slots.length ? { slots } : {}
+}
+
 /**
  * Takes the bytes of a picture into the file store and says how the record of it would be.
  * The site itself is not changed: adding the picture is an edit.
@@ -51,6 +59,8 @@ export async function takePicture(
   const known = await sameBytes(siteId, file)
   const name = await freeName(siteId, given, ending)
   return done(
-    known ? { known, fileName: name } : { file, fileName: name, mediaType, width, height },
+    known
+      ? { known, fileName: name }
+      : { file, fileName: name, mediaType, width, height, ...followed(mediaType, data) },
   )
 }

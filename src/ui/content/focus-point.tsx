@@ -1,9 +1,8 @@
 'use client'
 
 import type { KeyboardEvent, MouseEvent } from 'react'
-import { pictureAddress } from '@/core/render'
 import type { Focus, Picture } from '@/core/site'
-import { useEditorState } from '../editor'
+import { usePictureAddress } from '../editor'
 
 const MIDDLE: Focus = { x: 50, y: 50 }
 /** A step by an arrow key, in hundredths. */
@@ -24,7 +23,7 @@ interface FocusPointProps {
 
 /** The whole picture with the point that stays in sight wherever it is cut: set by a click or by arrow keys. */
 export function FocusPoint({ picture, onFocus }: FocusPointProps) {
-  const siteId = useEditorState((state) => state.siteId)
+  const addressOf = usePictureAddress()
   const { x, y } = picture.focus ?? MIDDLE
   const set = (focus: Focus) =>
     onFocus(focus.x === MIDDLE.x && focus.y === MIDDLE.y ? undefined : focus)
@@ -54,11 +53,7 @@ export function FocusPoint({ picture, onFocus }: FocusPointProps) {
         onKeyDown={key}
         className="relative justify-self-start overflow-hidden rounded-sm bg-well"
       >
-        <img
-          src={pictureAddress(siteId)(picture.id, picture.file)}
-          alt=""
-          className="block max-h-36 max-w-full"
-        />
+        <img src={addressOf(picture)} alt="" className="block max-h-36 max-w-full" />
         <span
           aria-hidden
           className="pointer-events-none absolute size-4 -translate-1/2 rounded-full border-2 border-white shadow-[0_0_0_2px_#000,inset_0_0_0_1px_#000]"

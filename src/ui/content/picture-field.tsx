@@ -3,9 +3,8 @@
 import { useEffect, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import { contentAt } from '@/core/edit'
-import { pictureAddress } from '@/core/render'
 import { own, type Picture } from '@/core/site'
-import { useEditor, useEditorState } from '../editor'
+import { useEditor, useEditorState, usePictureAddress } from '../editor'
 import { Button, FileButton, later, Popover, TextField, Tick } from '../kit'
 import { editProblemWords, problemWords } from '../words'
 import type { FieldProps } from './field-props'
@@ -19,7 +18,7 @@ const DrawnPictures = later(async () => (await import('./drawn-pictures')).Drawn
 export function PictureField({ field, at, content, onWrite }: FieldProps<'picture'>) {
   const editor = useEditor()
   const id = String(contentAt(content, at) ?? '')
-  const siteId = useEditorState((state) => state.siteId)
+  const addressOf = usePictureAddress()
   const picture = useEditorState((state) => own(state.docs.pictures, id))
   const [open, setOpen] = useState(false)
   return (
@@ -39,7 +38,7 @@ export function PictureField({ field, at, content, onWrite }: FieldProps<'pictur
           >
             {picture ? (
               <img
-                src={pictureAddress(siteId)(picture.id, picture.file)}
+                src={addressOf(picture)}
                 alt=""
                 className="size-10 shrink-0 rounded-sm bg-well object-cover"
               />
@@ -134,7 +133,7 @@ interface PictureChoiceProps {
 /** The pictures of the site, and a way to bring another one. */
 export function PictureChoice({ chosen, mayGo, onChoose }: PictureChoiceProps) {
   const editor = useEditor()
-  const siteId = useEditorState((state) => state.siteId)
+  const addressOf = usePictureAddress()
   const [pictures, setPictures] = useState<readonly Picture[]>()
   const [words, setWords] = useState<string>()
   const field = useRef<HTMLDivElement>(null)
@@ -199,7 +198,7 @@ export function PictureChoice({ chosen, mayGo, onChoose }: PictureChoiceProps) {
                 className="block aspect-square w-full overflow-hidden rounded-sm bg-well aria-pressed:outline-3 aria-pressed:-outline-offset-3 aria-pressed:outline-strong"
               >
                 <img
-                  src={pictureAddress(siteId)(picture.id, picture.file)}
+                  src={addressOf(picture)}
                   alt=""
                   loading="lazy"
                   className="size-full object-cover"

@@ -45,13 +45,14 @@ export async function exchangeFile(
 ): Promise<string | undefined> {
   const taken = await bring(editor, given)
   if (typeof taken === 'string') return taken
-  const { file, mediaType, width, height } = 'known' in taken ? taken.known : taken
+  const { file, mediaType, width, height, slots } = 'known' in taken ? taken.known : taken
   if (file === picture.file) return 'That is the very file that it has.'
   const { fileName } = taken
   const problem = editor.dispatch({
     type: 'exchangePicture',
     picture: picture.id,
     ...{ file, fileName, mediaType, width, height, alt: picture.alt },
+    ...(slots ? { slots } : {}),
   })
   return problem && `Not exchanged: ${editProblemWords[problem]}.`
 }

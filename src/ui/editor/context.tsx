@@ -3,6 +3,8 @@
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react'
 import { useStore } from 'zustand'
 import type { LoadedPage, LoadedSite } from '@/core/payloads'
+import { shownPicture } from '@/core/render'
+import type { Picture } from '@/core/site'
 import { createEditor } from './editor'
 import { followLive } from './live'
 import { followPictures } from './follow-pictures'
@@ -47,4 +49,11 @@ export function useEditor(): Editor {
 
 export function useEditorState<T>(select: (state: EditorState) => T): T {
   return useStore(useEditor().store, select)
+}
+
+/** Where the server keeps pictures as they are shown: in the colours of the slots that they follow. */
+export function usePictureAddress(): (picture: Pick<Picture, 'id' | 'file' | 'slots'>) => string {
+  const siteId = useEditorState((state) => state.siteId)
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  return shownPicture(siteId, palette)
 }

@@ -11,7 +11,7 @@ export {
   usePartPlaces,
   useSilentPictures,
 } from './asked'
-export { EditorProvider, useEditor, useEditorState } from './context'
+export { EditorProvider, useEditor, useEditorState, usePictureAddress } from './context'
 export {
   looksOfSite,
   spotOfSelection,

@@ -1,16 +1,15 @@
-import { pictureAddress } from '@/core/render'
 import { own } from '@/core/site'
-import { useEditorState } from '../editor'
+import { useEditorState, usePictureAddress } from '../editor'
 
 /** A picture of the site, small, with its name; its place until it is at hand. */
 export function PictureShown({ id }: { readonly id: string }) {
-  const siteId = useEditorState((state) => state.siteId)
+  const addressOf = usePictureAddress()
   const picture = useEditorState((state) => own(state.docs.pictures, id))
   return (
     <span className="flex min-w-0 items-center gap-2.5">
       {picture ? (
         <img
-          src={pictureAddress(siteId)(picture.id, picture.file)}
+          src={addressOf(picture)}
           alt=""
           className="size-10 shrink-0 rounded-sm bg-well object-cover"
         />

@@ -1,7 +1,7 @@
 import { createStore } from 'zustand/vanilla'
-import { pictureAddress } from '@/core/render'
+import { shownPicture } from '@/core/render'
 import { samplePicture, type SampledPicture } from '@/core/resolve'
-import type { Picture } from '@/core/site'
+import type { Palette, Picture } from '@/core/site'
 
 /** Longer side of what pictures are sampled as, in pixels: each stands for a few of the page. */
 const LONGEST = 512
@@ -32,8 +32,12 @@ async function sampleFrom(address: string, picture: Picture): Promise<SampledPic
  * A picture as it is sampled; nothing until it is there, and where the browser cannot show it.
  * Whoever looks at `samples` is told when it comes.
  */
-export function sampleOf(site: string, picture: Picture): SampledPicture | undefined {
-  const address = pictureAddress(site)(picture.id, picture.file)
+export function sampleOf(
+  site: string,
+  palette: Palette,
+  picture: Picture,
+): SampledPicture | undefined {
+  const address = shownPicture(site, palette)(picture)
   const { focus } = picture
   const key = `${address} ${focus ? `${focus.x} ${focus.y}` : ''}`
   const known = samples.getState()[key]

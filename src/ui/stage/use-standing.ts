@@ -50,7 +50,7 @@ export function useStanding({
     const { pictures } = spot.docs
     const sampleFor = (id: string) => {
       const picture = own(pictures, id)
-      return picture && sampleOf(site, picture)
+      return picture && sampleOf(site, spot.docs.frame.palette, picture)
     }
     const standing = standingOf(partsOf(node, facet), element, facet, device, sampleFor)
     const under = varyingUnder(spot, element, traceFacet(spot, element, facet, state), standing)

@@ -6,25 +6,21 @@ import { textUse } from './text-use'
 /** Where a use in a vector picture stands: in the text of its file, which the record does not hold. */
 export const pathOfText = ['file', 'text'] as const
 
-/** What a vector picture paints with, in its file: a page that shows it as a picture gives it no slots. */
+/** What a vector picture paints with, in its file: where that refers to slots, it is shown with what they come to. */
 export const readPictures: PlaceReader = ({ picture, svg, pictures }) => {
   if (!picture) return []
   const lines = textLines(svg)
   // What is in base64 could not be exchanged here: plans do not see the file.
   const finds = pictures(svg).filter(({ escape }) => escape !== 'base64')
   const uses = finds.flatMap((find) =>
-    textUse(
-      lines,
-      { ...find, bindable: false },
-      {
-        place: 'pictures',
-        object: 'picture',
-        doc: picture.id,
-        path: [...pathOfText],
-        label: picture.fileName,
-        owner: { picture: picture.id },
-      },
-    ),
+    textUse(lines, find, {
+      place: 'pictures',
+      object: 'picture',
+      doc: picture.id,
+      path: [...pathOfText],
+      label: picture.fileName,
+      owner: { picture: picture.id },
+    }),
   )
   return [textPart(picture, 'pictures', uses)]
 }

@@ -7,15 +7,17 @@ type Context = { params: Promise<{ site: string; asset: string }> }
 export async function GET(request: Request, { params }: Context): Promise<Response> {
   const { site, asset } = await params
   return orPlainPage(async () => {
-    const hash = new URL(request.url).searchParams.get('file')
-    const file = await readPicture(localOwner, site, asset, hash)
+    const { searchParams } = new URL(request.url)
+    const hash = searchParams.get('file')
+    const slots = searchParams.get('slots')
+    const file = await readPicture(localOwner, site, asset, { file: hash, slots })
     if (!file) return plainPage(404, 'No such picture', 'The site has no picture at this address.')
     return new Response(file.data as Uint8Array<ArrayBuffer>, {
       headers: {
         'content-type': file.details.mediaType,
         'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
         'x-content-type-options': 'nosniff',
-        // What lies under a hash never changes.
+        // What lies under a hash never changes; colours of slots stand in the address too.
         'cache-control': hash ? 'private, max-age=31536000, immutable' : 'private, max-age=300',
       },
     })
