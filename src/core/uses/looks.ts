@@ -72,6 +72,11 @@ const wordsThatDecide = new Map(
   }),
 )
 
+/** The facets that some elements of a kind do not show; of most kinds there are none. */
+const hiddenInSome = new Map(
+  kindIds.map((kind) => [kind as string, kindOf(kind).facets.filter(({ shows }) => shows)]),
+)
+
 const texts = new WeakMap<SiteElement, string>()
 
 /**
@@ -92,7 +97,9 @@ function lookOf(element: SiteElement): string {
     ...(words.length ? [`"content":${canonicalJson(content)}`] : []),
     ...(style ? [`"style":${JSON.stringify(style)}`] : []),
   ]
-  const hides = facetsOf(element).flatMap((facet) => (isShown(facet, element) ? [] : [facet.key]))
+  const hides = (hiddenInSome.get(kind) ?? []).flatMap((facet) =>
+    isShown(facet, element) ? [] : [facet.key],
+  )
   const hidden = hides.length ? `"hides":${JSON.stringify(hides)},` : ''
   const text = `${hidden}"kind":"${kind}","sample":{${members.join(',')}}`
   texts.set(element, text)

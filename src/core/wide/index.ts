@@ -17,6 +17,7 @@ export {
   hardToRead,
   readableInstead,
   sweptDocs,
+  withLooks,
   wouldBeHardToRead,
   type HardToRead,
 } from './outlook'

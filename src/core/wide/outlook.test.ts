@@ -2,7 +2,8 @@ import { demoSites } from '@demo/sites'
 import { contrast } from '../color'
 import { canonicalJson, siteDocs, type PageId, type SlotId } from '../site'
 import { sweepRequest } from '../sweep'
-import { hardToRead, readableInstead, sweptDocs, wouldBeHardToRead } from './outlook'
+import { looksOf, mergeLooks } from '../uses'
+import { hardToRead, readableInstead, sweptDocs, withLooks, wouldBeHardToRead } from './outlook'
 
 const [tern] = demoSites
 const docs = siteDocs(tern!.frame, tern!.pages)
@@ -31,6 +32,23 @@ test('the nearest shade that mends it is found, lighter or darker, and does', ()
   const mended = { ...pale, pairs: [{ ...pale.pairs[0]!, to: instead }] }
   expect(wouldBeHardToRead(docs, sweptDocs(docs, mended)!, home)).toEqual([])
   expect(instead).toHaveProperty('value')
+})
+
+test('what other pages look like is looked at too, one sample of each look', () => {
+  // Of the pages only their looks are known, as where a site has many.
+  const looks = mergeLooks(...tern!.pages.map(({ body }) => looksOf(body)))
+  const known = withLooks(siteDocs(tern!.frame, []), looks)
+  const asked = request({ value: '#1c5a54', within: 2 }, { value: '#f2e6c9' })
+  const hard = wouldBeHardToRead(known, sweptDocs(known, asked)!)
+  const samples = hard.filter(({ key }) => key.startsWith('every-look/'))
+  expect(samples.map(({ what }) => what)).toContain('main button, label: 1 on other pages')
+  for (const { color, ground, ratio, needs } of samples) {
+    expect(ratio).toBeLessThan(needs)
+    expect(contrast(color, ground)).toBeCloseTo(ratio, 1)
+  }
+  // A sweep that touches none of them finds none.
+  const elsewhere = request({ value: '#123456', within: 0 }, { value: '#f2e6c9' })
+  expect(wouldBeHardToRead(known, sweptDocs(known, elsewhere)!)).toEqual([])
 })
 
 test('nothing is changed by looking', () => {

@@ -1,4 +1,5 @@
 import { addOnKindOf } from '../add-ons'
+import type { Look } from '../uses'
 import { applyChanges } from '../changes'
 import {
   contrast,
@@ -10,11 +11,12 @@ import {
   writeHex,
   type Color,
 } from '../color'
-import { kindOf } from '../elements'
+import { kindOf, type KindId } from '../elements'
 import { failingInSite } from '../generate'
 import {
   coloredIn,
   decisionColor,
+  facetsOf,
   readingOf,
   seenRole,
   spotsOnPage,
@@ -108,11 +110,84 @@ function ofPage(docs: SiteDocs, page: PageId): HardToRead[] {
   )
 }
 
-/** All that is hard to read in themes and add-ons, and on a page where one is given. */
+/** A page of samples: one thing of each look that pages have which are not at hand. */
+const SAMPLES = 'every-look' as PageId
+/** Looks that are looked at, the most frequent ones. */
+const MOST_LOOKS = 400
+
+interface Sampled extends Page {
+  readonly looks: readonly Look[]
+}
+
+/** A thing that looks so, in words of its kind's own sample. */
+function sampleOf({ kind, sample }: Look, id: string) {
+  const { samples, fresh } = kindOf(kind as KindId)
+  const words = (samples('')[0]?.content ?? fresh) as object | undefined
+  return { ...sample, id, kind, content: { ...words, ...sample?.content } }
+}
+
+/**
+ * Documents with a sample of each look beside them, so that a sweep changes those as it would the
+ * pages that they stand for. A sample stands in its section alone, not in what things stand in there.
+ */
+export function withLooks(docs: SiteDocs, looks: readonly Look[]): SiteDocs {
+  const most = looks
+    .filter(({ sample, count }) => sample && count > 0)
+    .sort((a, b) => b.count - a.count)
+    .slice(0, MOST_LOOKS)
+  const sections = most.map(({ theme, fill }, i) => ({
+    id: `s-${i}`,
+    name: 'Sample',
+    kind: 'band',
+    theme,
+    layout: 'stack',
+    children: [`e-${i}`],
+    ...(fill ? { looks: { fill: { rest: fill } } } : {}),
+  }))
+  const elements = most.map((look, i) => sampleOf(look, `e-${i}`))
+  const byId = <T extends { readonly id: string }>(all: readonly T[]) =>
+    Object.fromEntries(all.map((each) => [each.id, each]))
+  const page = {
+    id: SAMPLES,
+    title: '',
+    body: {
+      order: sections.map(({ id }) => id),
+      sections: byId(sections),
+      elements: byId(elements),
+    },
+    looks: most,
+  } as unknown as Sampled
+  return { ...docs, pages: { ...docs.pages, [SAMPLES]: page } }
+}
+
+/** Words and lines of the samples, each at rest. */
+function ofSamples(docs: SiteDocs): HardToRead[] {
+  const page = docs.pages[SAMPLES] as Sampled | undefined
+  if (!page) return []
+  const spots = spotsOnPage(docs, SAMPLES).filter(({ doc }) => doc === SAMPLES)
+  return spots.flatMap((spot) => {
+    const [id] = spot.section.children
+    const element = id && page.body.elements[id]
+    const look = page.looks[Number(id?.slice('e-'.length))]
+    if (!element || !look) return []
+    const shown = facetsOf(element).filter(({ key }) => !look.hides?.includes(key))
+    return shown.flatMap((facet) => {
+      const reading = readingOf(spot, element, traceFacet(spot, element, facet, 'rest'))
+      if (!reading?.needs || reading.ratio >= reading.needs) return []
+      const { ratio, needs, color, ground } = reading
+      const where = `${look.count} on other pages`
+      const what = `${kindOf(element.kind).label.toLowerCase()}, ${facet.label.toLowerCase()}: ${where}`
+      return [{ key: `${SAMPLES}/${id}/${facet.key}`, what, color, ground, ratio, needs }]
+    })
+  })
+}
+
+/** All that is hard to read in themes and add-ons, in the looks of other pages, and on a page where one is given. */
 export const hardToRead = (docs: SiteDocs, page?: PageId): HardToRead[] => [
   ...ofThemes(docs.frame),
   ...docs.frame.addOns.flatMap((addOn) => ofAddOn(docs.frame.palette, addOn)),
   ...(page ? ofPage(docs, page) : []),
+  ...ofSamples(docs),
 ]
 
 /** What would be hard to read after a change and was not before it. */

@@ -175,10 +175,10 @@ function DryRunPanes({ pairs }: { readonly pairs: Pairs }) {
           }}
           onCancel={() => void cancel()}
         />
-        {before.docs && request && hasHits && (
+        {outlook.before && request && hasHits && (
           <HardToReadList
             hard={outlook.hard}
-            docs={before.docs}
+            docs={outlook.before}
             request={request}
             page={page}
             onInstead={pairs.turn}

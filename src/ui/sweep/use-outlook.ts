@@ -1,7 +1,7 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react'
 import type { PageId, SiteDocs } from '@/core/site'
 import type { SweepRequest } from '@/core/sweep'
-import { sweptDocs, wouldBeHardToRead, type HardToRead } from '@/core/wide'
+import { sweptDocs, withLooks, wouldBeHardToRead, type HardToRead } from '@/core/wide'
 import { useEditor, useEditorState } from '../editor'
 import { problemWords } from '../words'
 
@@ -39,19 +39,24 @@ export function useDocsWith(page: PageId): OnPage {
 }
 
 export interface SweepOutlook {
+  /** The documents now, with a sample of each look of the pages that are not at hand. */
+  readonly before?: SiteDocs
   readonly after?: SiteDocs
   readonly hard: readonly HardToRead[]
 }
 
-/** A page as a sweep would leave it, and what would be hard to read then and is not now. */
+/** A page as a sweep would leave it, and what would be hard to read then and is not now, on other pages too. */
 export function useOutlook(
   before: SiteDocs | undefined,
   request: SweepRequest | undefined,
   page: PageId,
 ): SweepOutlook {
   const asked = useDeferredValue(request)
+  const looks = useDeferredValue(useEditorState((state) => state.otherLooks))
+  const whole = useMemo(() => before && withLooks(before, looks), [before, looks])
   return useMemo(() => {
-    const after = before && asked && sweptDocs(before, asked)
-    return after ? { after, hard: wouldBeHardToRead(before, after, page) } : { hard: [] }
-  }, [before, asked, page])
+    const after = whole && asked && sweptDocs(whole, asked)
+    if (!after) return { hard: [] }
+    return { before: whole, after, hard: wouldBeHardToRead(whole, after, page) }
+  }, [whole, asked, page])
 }
