@@ -25,6 +25,28 @@ interface Asked<T> {
 /** How long a site rests before it is asked what can wait, in milliseconds. */
 const QUIET = 1500
 
+/**
+ * Does one piece of work after the other: of what comes while one is under way only the last is
+ * done. So nobody waits for answers to questions that were since asked otherwise.
+ */
+function oneAtATime() {
+  let busy = false
+  let next: (() => Promise<void>) | undefined
+  const begin = async (work: () => Promise<void>): Promise<void> => {
+    if (busy) return void (next = work)
+    busy = true
+    try {
+      await work()
+    } finally {
+      busy = false
+      const waiting = next
+      next = undefined
+      if (waiting) void begin(waiting)
+    }
+  }
+  return begin
+}
+
 /** Keeps the answer to a question that is asked anew whenever the stored site changes, some time after the last change. */
 function useAnswer<T>(
   ask: (() => Promise<Result<T>>) | undefined,
@@ -33,12 +55,14 @@ function useAnswer<T>(
 ) {
   const generation = useEditorState((state) => state.generation)
   const [asked, setAsked] = useState<Asked<T>>({})
+  const [inTurn] = useState(oneAtATime)
   useEffect(() => {
     if (!ask) return undefined
     let current = true
     const begin = () =>
-      void ask().then((result) => {
-        if (!current) return
+      void inTurn(async () => {
+        const result = current ? await ask() : undefined
+        if (!current || !result) return
         if (result.ok) setAsked({ value: result.value })
         else setAsked((before) => ({ ...before, failure: problemWords(result.problem) }))
       })
