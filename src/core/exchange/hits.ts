@@ -92,13 +92,21 @@ export function changesOfExchange(hits: readonly ExchangeHit[]): Change[] {
   return [...byPath.values()].flatMap((changes) => changes.sort((a, b) => b.at - a.at))
 }
 
+/** Whether hits leave some text in their place and take no more room than was there: then they fit. */
+const takesNoMore = (hits: readonly ExchangeHit[]): boolean =>
+  hits.every(({ changes }) =>
+    changes.every(
+      (change, i) => change.in.length <= change.out.length && (i > 0 || change.in !== ''),
+    ),
+  )
+
 /** Whether a record is whole with some hits exchanged. */
 function isWholeWith(
   { kind }: RecordRef,
   record: SiteRecord,
   hits: readonly ExchangeHit[],
 ): boolean {
-  if (hits.length === 0) return true
+  if (takesNoMore(hits)) return true
   const after = applyChanges<SiteRecord>(record, changesOfExchange(hits))
   return after !== undefined && isWholeRecord(kind, changedPart(after, record))
 }

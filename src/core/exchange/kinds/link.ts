@@ -40,5 +40,6 @@ export const link = defineExchange<z.infer<typeof linkRequest>>({
         : found
     }
   },
-  pattern: ({ from }) => inJson(from).replaceAll('&', '&(amp;)?'),
+  pattern: ({ from }) =>
+    String.raw`(href":"|href=\\")${inJson(from).replaceAll('&', '&(amp;)?')}["\\]`,
 })

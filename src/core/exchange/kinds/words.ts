@@ -53,10 +53,14 @@ export function inCaseOf(found: string, to: string): string {
 /** What may stand between two letters of running text that is written in several stretches, as JSON. */
 const SEAM = String.raw`("[^{}]*\},\{[^{}]*"text":")?`
 
-/** The longest row of plain letters and figures in what is looked for; all else may be written in several ways. */
+/**
+ * The longest row of plain letters and figures in what is looked for, or of plain signs where there
+ * are none; all else may be written in several ways.
+ */
 function chunkOf(from: string): string {
-  const [longest = ''] = from.match(/[a-z0-9]+/gi)?.sort((a, b) => b.length - a.length) ?? []
-  return longest
+  const longest = (rows: readonly string[] | null) =>
+    [...(rows ?? [])].sort((a, b) => b.length - a.length)[0] ?? ''
+  return longest(from.match(/[a-z0-9]+/gi)) || longest(from.match(/[!#-;=?@[-`{-~]+/g))
 }
 
 /** Words that people read, never markup, addresses or code. */
