@@ -160,3 +160,30 @@ test('a logo that is swept to a slot follows it from then on, on the published s
   for (let i = 0; i < 3; i += 1) await undo(localOwner, siteId, await revisionOf(siteId))
   expect(await stateOf(siteId)).toEqual(state)
 })
+
+test('a picture inside of a picture, written in base64, is swept with it and comes back', async () => {
+  const held = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><path fill="#a1b2c3"/></svg>')
+  const css = `.a { background: url(data:image/svg+xml;base64,${held.toString('base64')}); fill: #A1B2C3 }`
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><style>${css}</style><path class="a" d="M0 0h9v9z"/></svg>`
+  const taken = await takePicture(localOwner, siteId, 'held.svg', Buffer.from(svg))
+  if (!taken.ok || 'known' in taken.value) throw new Error('not taken')
+  const picture = { schema: pictureVersion, id: 'held', alt: '', ...taken.value } as Picture
+  await save({ type: 'addPicture', picture })
+  const state = await stateOf(siteId)
+  const textOfHeld = async () => {
+    const { pictures } = await loadWhole(siteId)
+    return (await vectorText(pictures['held' as never]!.file))!
+  }
+  expect(await sweepOn(request('#a1b2c3', '#0f1e2d'))).toMatchObject({
+    ok: true,
+    value: { changed: 2 },
+  })
+  const after = await textOfHeld()
+  const inside = /base64,([A-Za-z0-9+/=]+)/.exec(after)![1]!
+  expect(Buffer.from(inside, 'base64').toString()).toBe(
+    held.toString().replace('#a1b2c3', '#0f1e2d'),
+  )
+  expect(after).toContain('fill: #0F1E2D')
+  await undo(localOwner, siteId, await revisionOf(siteId))
+  expect(await stateOf(siteId)).toEqual(state)
+})

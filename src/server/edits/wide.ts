@@ -15,6 +15,7 @@ import { models } from '../database/models'
 import { loadFrame, loadStates } from '../records'
 import { allBands } from '../uses/bands'
 import { keptUsesIn } from '../uses/kept-uses'
+import { vectorText } from '../storage'
 import { looseColors, reachedRecords } from '../uses/questions'
 import { namesOf } from '../uses/names'
 import { keepCheckpoint } from './checkpoints'
@@ -103,6 +104,16 @@ async function movedOn(
   return { code: 'moved-on', expected: count, now, since: later.map(({ told }) => told) }
 }
 
+/** A record as it is planned on: of a picture with uses in base64, whose letters hang on one another, with the text of its file. */
+async function asPlansSee(
+  record: SiteRecord | undefined,
+  uses: readonly Use[],
+): Promise<SiteRecord | undefined> {
+  const isInFile = uses.some(({ escape, place }) => escape === 'base64' && place === 'pictures')
+  const text = isInFile ? await vectorText((record as Picture).file) : undefined
+  return text === undefined ? record : ({ ...record, file: { text } } as unknown as SiteRecord)
+}
+
 function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<ReadyIntent> {
   const kind = kindOfWide(intent)
   return {
@@ -124,11 +135,12 @@ function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<Read
       const targets = await targetsOf(siteId, records, transaction)
       const planOne = async ({ kind: of, id, record }: Looked): Promise<RecordPlan | undefined> => {
         const key = recordKey({ kind: of, id })
+        const own = uses.get(key) ?? []
         const { changes, count } = kind.plan(ready.value, {
           kind: of,
           id,
-          record,
-          uses: uses.get(key) ?? [],
+          record: await asPlansSee(record, own),
+          uses: own,
           ...(targets.has(key) ? { target: targets.get(key)! } : {}),
         })
         if (changes.length === 0) return undefined

@@ -10,9 +10,7 @@ export const pathOfText = ['file', 'text'] as const
 export const readPictures: PlaceReader = ({ picture, svg, pictures }) => {
   if (!picture) return []
   const lines = textLines(svg)
-  // What is in base64 could not be exchanged here: plans do not see the file.
-  const finds = pictures(svg).filter(({ escape }) => escape !== 'base64')
-  const uses = finds.flatMap((find) =>
+  const uses = pictures(svg).flatMap((find) =>
     textUse(lines, find, {
       place: 'pictures',
       object: 'picture',
