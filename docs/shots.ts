@@ -49,12 +49,12 @@ const shots: readonly Shot[] = [
     },
   },
   {
-    name: 'before-after',
+    name: 'words',
     take: async (page) => {
-      await openPaint(page)
-      await page.getByRole('button', { name: 'Ready-made' }).click()
-      await page.getByRole('radio', { name: 'Night ferry' }).click()
-      await page.getByRole('button', { name: 'Before and after' }).click()
+      await openView(page, '/sweep/words')
+      await page.getByRole('textbox', { name: 'Replace' }).fill('paper')
+      await page.getByRole('textbox', { name: 'by', exact: true }).fill('parchment')
+      await page.getByRole('button', { name: /^Sweep \d+ places$/ }).waitFor()
     },
   },
   {
