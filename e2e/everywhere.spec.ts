@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import sharp from 'sharp'
 import {
   clickOnStage,
   computedOnStage,
@@ -6,6 +7,7 @@ import {
   leavesTheSiteAsItWas,
   openPaint,
   openView,
+  publishSite,
   stageFrame,
   tern,
   undo,
@@ -210,4 +212,27 @@ test('pairs are kept as a recipe and run on another site, slots by their names',
   await page.getByRole('button', { name: 'Recipes' }).click()
   await page.getByRole('button', { name: 'Keep Green to brand no longer' }).click()
   await expect(page.getByText('None yet. Pairs that are kept here')).toBeVisible()
+})
+
+test('how much of a page each colour covers is what the pixels of the published page say, but for the words on it', async ({
+  page,
+  request,
+}) => {
+  await publishSite(request)
+  await openView(page, '/sweep')
+  await page.getByLabel('Order').selectOption('most of this page')
+  const paper = page.locator('[data-entry]').filter({ hasText: 'Paper' }).first()
+  await expect(paper).toContainText('%')
+  const told = Number(/(\d+) %/.exec((await paper.textContent())!)![1]) / 100
+  await page.goto(`${process.env.EASEL_PUBLISHED}/published/tern-and-thistle/`)
+  await page.evaluate(() => document.fonts.ready)
+  const shot = await page.screenshot({ fullPage: true })
+  const { data, info } = await sharp(shot).removeAlpha().raw().toBuffer({ resolveWithObject: true })
+  let same = 0
+  for (let i = 0; i < data.length; i += 3) {
+    if (data[i] === 0xf7 && data[i + 1] === 0xf2 && data[i + 2] === 0xe7) same += 1
+  }
+  const share = same / (info.width * info.height)
+  expect(told).toBeGreaterThan(share - 0.02)
+  expect(told).toBeLessThan(share + 0.12)
 })

@@ -203,6 +203,7 @@ const withoutDatabase: Readonly<Record<string, readonly number[]>> = {
   'fonts-of/[site]/[file]/route.ts': [404],
   'api/archives/route.ts': [422],
   'api/sites/[site]/liveries/[from]/[id]/route.ts': [400, 404],
+  'api/sites/[site]/standing/[of]/route.ts': [400, 404],
 }
 
 test('with the database away every door says so, and none fails bare', async () => {

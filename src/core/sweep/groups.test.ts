@@ -69,13 +69,20 @@ describe('colours that are one to the eye', () => {
 
 const byKey = (a: InventoryEntry, b: InventoryEntry) => (a.key < b.key ? -1 : 1)
 
-test('groups are ordered by use, lightness or hue', () => {
+test('groups are ordered by use, lightness, hue or area', () => {
   const groups = groupEntries([of('red', 1), of('white', 2), of('#777', 9), of('blue', 3)], 1)
   const names = (order: Parameters<typeof orderGroups>[1]) =>
     orderGroups(groups, order).map(({ head }) => head.key.slice(0, 6))
   expect(names('used')).toEqual(['777777', '0000ff', 'ffffff', 'ff0000'])
   expect(names('lightness')).toEqual(['ffffff', 'ff0000', '777777', '0000ff'])
   expect(names('hue')).toEqual(['ffffff', '777777', 'ff0000', '0000ff'])
+  const areaOf = ({ key }: InventoryEntry) => ({ ff0000: 0.5, '0000ff': 0.2 })[key.slice(0, 6)] ?? 0
+  expect(orderGroups(groups, 'area', areaOf).map(({ head }) => head.key.slice(0, 6))).toEqual([
+    'ff0000',
+    '0000ff',
+    'ffffff',
+    '777777',
+  ])
   fc.assert(
     fc.property(anyEntries, (entries) => {
       const shown = orderGroups(groupEntries(entries, 0), 'lightness')

@@ -85,6 +85,7 @@ export const inventoryOrders = {
   used: 'most used first',
   lightness: 'light to dark',
   hue: 'by hue',
+  area: 'most of this page',
 } as const
 
 export type InventoryOrder = keyof typeof inventoryOrders
@@ -92,17 +93,20 @@ export type InventoryOrder = keyof typeof inventoryOrders
 /** Greys, which have no hue, come before all that have one. */
 const hueRank = (color: Color): number => (hasHue(color) ? toOklch(color).h : -1)
 
-/** Groups in another order; as they come where it is by use: slots as in the palette, then loose ones. */
+/** Groups in another order; as they come where it is by use: slots as in the palette, then loose ones. `areaOf` tells how much of a page a colour covers. */
 export function orderGroups(
   groups: readonly InventoryGroup[],
   order: InventoryOrder,
+  areaOf: (entry: InventoryEntry) => number = () => 0,
 ): readonly InventoryGroup[] {
   if (order === 'used') {
     const loose = groups.filter(({ head }) => !head.slot).sort((a, b) => b.count - a.count)
     return [...groups.filter(({ head }) => head.slot), ...loose]
   }
-  const rank = ({ head }: InventoryGroup) =>
-    order === 'hue' ? hueRank(head.color) : -lightness(head.color)
+  const rank = ({ head, members }: InventoryGroup) => {
+    if (order === 'area') return -Math.max(...members.map(areaOf))
+    return order === 'hue' ? hueRank(head.color) : -lightness(head.color)
+  }
   const ranked = groups.map((group) => [rank(group), -lightness(group.head.color), group] as const)
   return ranked.sort((a, b) => a[0] - b[0] || a[1] - b[1]).map(([, , group]) => group)
 }

@@ -173,9 +173,9 @@ test('of every flag, all that is painted is found: presentation attributes, and 
     const svg = readFileSync(path.join(folder, flag), 'utf8')
     const ours = readSvgColors(svg)
     // Attributes as a pattern finds them: these files have them in double quotes.
-    const painted = [...svg.matchAll(/ (?:fill|stroke|stop-color|flood-color|color)="([^"]+)"/g)].filter(
-      ([, value]) => !NO_COLOR.test(value!) && colorOf(value!),
-    )
+    const painted = [
+      ...svg.matchAll(/ (?:fill|stroke|stop-color|flood-color|color)="([^"]+)"/g),
+    ].filter(([, value]) => !NO_COLOR.test(value!) && colorOf(value!))
     const places = new Set(ours.map(({ start }) => start))
     for (const { 0: whole, 1: value, index } of painted) {
       expect(places.has(index + whole.length - 1 - value!.length)).toBe(true)

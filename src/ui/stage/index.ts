@@ -22,5 +22,6 @@ export {
 export { StageFrame } from './stage-frame'
 export { useStanding, type OnStage } from './use-standing'
 export { paintedBox } from './standing'
+export { paintedAreas } from './painted-areas'
 export { PagePair } from './page-pair'
 export { useBodyHeight, useFit } from './use-fit'

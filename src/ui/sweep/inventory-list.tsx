@@ -2,13 +2,14 @@
 
 import { ChevronRight } from 'lucide-react'
 import { useMemo, useState } from 'react'
-import { writeHex } from '@/core/color'
+import { colorKey, writeHex } from '@/core/color'
 import type { Inventory } from '@/core/payloads'
 import { groupEntries, orderGroups, type InventoryEntry, type InventoryGroup } from '@/core/sweep'
 import { useEditorState } from '../editor'
 import { Button, Swatch } from '../kit'
 import { counted } from '../words'
 import { entryName, matchingEntries } from './draft'
+import { PageAreas, type Areas } from './page-areas'
 import { InventoryFilters, isShown, leftIn, type InventoryView } from './inventory-filters'
 
 interface InventoryListProps {
@@ -27,19 +28,23 @@ export function InventoryList(props: InventoryListProps) {
   const { inventory, view, onView, chosen, onChoose, onChooseAll } = props
   const palette = useEditorState((state) => state.docs.frame.palette)
   const { entries, uses, bound } = inventory
+  const [measured, setMeasured] = useState<Areas>()
+  const areas = view.order === 'area' ? measured : undefined
   const shown = useMemo(() => {
     const some = matchingEntries(palette, entries, view.search).filter((entry) =>
       isShown(view, entry),
     )
     const groups = groupEntries(some, view.within)
     // What is searched for by a colour comes from the nearest to the furthest.
-    return view.search ? groups : orderGroups(groups, view.order)
-  }, [palette, entries, view])
+    const areaOf = ({ color }: InventoryEntry) => areas?.get(colorKey(color)) ?? 0
+    return view.search ? groups : orderGroups(groups, view.order, areaOf)
+  }, [palette, entries, view, areas])
   const most = Math.max(1, ...shown.map(({ count }) => count))
   const left = useMemo(() => entries.filter((entry) => leftIn(entry) > 0), [entries])
   const waits = left.reduce((all, entry) => all + leftIn(entry), 0)
   return (
     <div className="flex h-full flex-col">
+      {view.order === 'area' && <PageAreas onAreas={setMeasured} />}
       <div className="grid gap-2 p-3 pb-2">
         <InventoryFilters view={view} onView={onView} />
         <p
@@ -67,6 +72,7 @@ export function InventoryList(props: InventoryListProps) {
             most={most}
             chosen={chosen}
             within={view.within}
+            areas={areas}
             onChoose={onChoose}
           />
         ))}
@@ -86,10 +92,12 @@ interface GroupRowsProps extends Pick<InventoryListProps, 'chosen' | 'onChoose'>
   readonly group: InventoryGroup
   readonly most: number
   readonly within: number
+  /** How much of the open page colours cover, where that is asked for. */
+  readonly areas: Areas | undefined
 }
 
 /** One group: its most used colour for all, which opens into those that are the same to the eye. */
-function GroupRows({ group, most, within, chosen, onChoose }: GroupRowsProps) {
+function GroupRows({ group, most, within, areas, chosen, onChoose }: GroupRowsProps) {
   const [isOpen, setOpen] = useState(false)
   const { head, members, count } = group
   const many = members.length > 1
@@ -101,6 +109,7 @@ function GroupRows({ group, most, within, chosen, onChoose }: GroupRowsProps) {
           entry={head}
           count={count}
           share={count / most}
+          area={areas && (areas.get(colorKey(head.color)) ?? 0)}
           isChosen={chosen.has(head.key)}
           onChoose={choose(head, many ? within : 0)}
         />
@@ -127,6 +136,7 @@ function GroupRows({ group, most, within, chosen, onChoose }: GroupRowsProps) {
                 entry={entry}
                 count={entry.count}
                 share={entry.count / most}
+                area={areas && (areas.get(colorKey(entry.color)) ?? 0)}
                 isChosen={chosen.has(entry.key)}
                 onChoose={choose(entry, 0)}
               />
@@ -143,11 +153,13 @@ interface EntryButtonProps {
   readonly count: number
   /** 0…1, of the most used. */
   readonly share: number
+  /** How much of the open page it covers, 0…1, where that is asked for. */
+  readonly area: number | undefined
   readonly isChosen: boolean
   readonly onChoose: () => void
 }
 
-function EntryButton({ entry, count, share, isChosen, onChoose }: EntryButtonProps) {
+function EntryButton({ entry, count, share, area, isChosen, onChoose }: EntryButtonProps) {
   const palette = useEditorState((state) => state.docs.frame.palette)
   return (
     <button
@@ -180,7 +192,14 @@ function EntryButton({ entry, count, share, isChosen, onChoose }: EntryButtonPro
           style={{ width: `${share * 100}%` }}
         />
       </span>
-      <span className="code">{count.toLocaleString('en-GB')}</span>
+      <span className="code text-right">
+        {count.toLocaleString('en-GB')}
+        {area !== undefined && area > 0 && (
+          <span className="block text-soft" title="Of the page that is open, as its ground">
+            {area < 0.01 ? '<1' : Math.round(area * 100)} %
+          </span>
+        )}
+      </span>
     </button>
   )
 }
