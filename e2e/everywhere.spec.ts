@@ -221,9 +221,10 @@ test('how much of a page each colour covers is what the pixels of the published 
   await publishSite(request)
   await openView(page, '/sweep')
   await page.getByLabel('Order').selectOption('most of this page')
-  const paper = page.locator('[data-entry]').filter({ hasText: 'Paper' }).first()
-  await expect(paper).toContainText('%')
-  const told = Number(/(\d+) %/.exec((await paper.textContent())!)![1]) / 100
+  const paper = page.locator('[data-entry]').filter({ hasText: /^Paper\s*bound/ })
+  const area = paper.getByTitle('Of the page that is open, as its ground')
+  await expect(area).toHaveText(/^\d+ %$/)
+  const told = Number.parseInt((await area.textContent())!, 10) / 100
   await page.goto(`${process.env.EASEL_PUBLISHED}/published/tern-and-thistle/`)
   await page.evaluate(() => document.fonts.ready)
   const shot = await page.screenshot({ fullPage: true })

@@ -2,7 +2,13 @@
 
 import { useEffect, useState } from 'react'
 import { useEditorState } from '../editor'
-import { createStageWriter, paintedAreas, StageFrame, useBodyHeight } from '../stage'
+import {
+  createStageWriter,
+  paintedAreas,
+  StageFrame,
+  useBodyHeight,
+  type StageWriter,
+} from '../stage'
 
 /** How much of the open page each colour covers, by its key. */
 export type Areas = ReadonlyMap<string, number>
@@ -15,12 +21,13 @@ export function PageAreas({ onAreas }: { readonly onAreas: (areas: Areas) => voi
   const siteId = useEditorState((state) => state.siteId)
   const docs = useEditorState((state) => state.docs)
   const pageId = useEditorState((state) => state.pageId)
-  const [page, setPage] = useState<Document>()
-  const height = useBodyHeight(page)
+  const [held, setHeld] = useState<{ readonly page: Document; readonly writer: StageWriter }>()
+  const height = useBodyHeight(held?.page)
   useEffect(() => {
-    if (!page) return undefined
+    if (!held) return undefined
+    const { page, writer } = held
     let current = true
-    createStageWriter(page).write(siteId, docs, pageId)
+    writer.write(siteId, docs, pageId)
     // As high as it is, so that all of it can be looked at; its fonts say how high that is.
     void page.fonts.ready
       .then(() => paintedAreas(page))
@@ -30,14 +37,14 @@ export function PageAreas({ onAreas }: { readonly onAreas: (areas: Areas) => voi
     return () => {
       current = false
     }
-  }, [page, siteId, docs, pageId, height, onAreas])
+  }, [held, siteId, docs, pageId, height, onAreas])
   return (
     <div aria-hidden className="pointer-events-none fixed top-0 left-[-10000px] opacity-0">
       <StageFrame
         title="The page, looked at for its colours"
         className=""
         style={{ width: WIDTH, height }}
-        onOpen={setPage}
+        onOpen={(page) => setHeld({ page, writer: createStageWriter(page) })}
       />
     </div>
   )
