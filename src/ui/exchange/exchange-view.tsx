@@ -64,24 +64,23 @@ function useSurveyAfter(of: ExchangeOf) {
   }
 }
 
-function ExchangePanes({ of, draft }: ExchangeViewProps & { readonly draft: Draft }) {
-  const openUse = useOpenUse()
+/** The dry run of an exchange with what is ticked of it, and the way to carry it out. */
+function useExchange(of: ExchangeOf, draft: Draft) {
   const surveyAfter = useSurveyAfter(of)
   const [ticks, setTicks] = useState(allTicked)
   const { value: run, failure } = useDryExchange(draft.asked)
   const { cells, titleOf, failure: cellsFailure } = useCells(run)
   const [filter, setFilter] = useNarrowed(run?.plan)
-  const { busy, job, movedOn, apply, cancel, forget } = useApply(() => {
+  const work = useApply(() => {
     draft.clear()
     setTicks(allTicked)
   })
   const count = useMemo(() => (cells ? tickedIn(ticks, cells).count : 0), [ticks, cells])
-  const isFresh = run?.asked === draft.asked && draft.isRested
   const carryOut = async () => {
     if (!run || !cells) return
     const survey = surveyAfter()
     const request = { asked: run.asked, ticks: ticksOf(ticks) }
-    const isDone = await apply((expects) => ({ type: 'exchange', request, expects }), {
+    const isDone = await work.apply((expects) => ({ type: 'exchange', request, expects }), {
       run,
       cells,
       count,
@@ -89,70 +88,109 @@ function ExchangePanes({ of, draft }: ExchangeViewProps & { readonly draft: Draf
     })
     if (isDone) survey()
   }
+  return {
+    run,
+    cells,
+    titleOf,
+    failures: [failure, cellsFailure].filter((each) => each !== undefined),
+    filter,
+    setFilter,
+    ticks,
+    setTicks,
+    count,
+    isFresh: run?.asked === draft.asked && draft.isRested,
+    work,
+    carryOut,
+  }
+}
+
+interface PaneProps extends ExchangeViewProps {
+  readonly draft: Draft
+  readonly exchange: ReturnType<typeof useExchange>
+}
+
+function ExchangePanes({ of, draft }: ExchangeViewProps & { readonly draft: Draft }) {
+  const exchange = useExchange(of, draft)
   return (
     <>
-      <section aria-label="Dry run" className="flex min-h-0 flex-col gap-3 p-4">
-        {failure && <Notice>{failure}</Notice>}
-        <AskedForm of={of} draft={draft} />
-        {movedOn && (
-          <MovedOnNotice
-            movedOn={movedOn}
-            run={run}
-            cells={cells}
-            titleOf={titleOf}
-            onShow={(doc) => setFilter({ doc })}
-            onClose={forget}
-          />
-        )}
-        {run?.unfit && <Unfit unfit={run.unfit} />}
-        {run?.count === 0 && (
-          <p className="p-6 text-center text-soft">
-            {run.unfit ? 'Nothing else matches.' : 'Nothing on the site matches.'}
-          </p>
-        )}
-        {cellsFailure && <Notice>{cellsFailure}</Notice>}
-        {run && cells && run.count > 0 && (
-          <HitList
-            run={run}
-            cells={cells}
-            filter={filter}
-            titleOf={titleOf}
-            ticks={ticks}
-            onTick={setTicks}
-            onFilter={setFilter}
-            onOpen={openUse}
-          />
-        )}
-        {of === 'font' && <SurveyReport />}
-      </section>
-      <aside
-        aria-label="What it comes to"
-        className="min-h-0 overflow-y-auto border-l border-edge p-4"
-      >
-        <DryRunSum
-          thing="place"
-          count={run && count}
-          waits="It runs by itself once both sides are there."
-          rows={[
-            [
-              'Places that change',
-              `${count.toLocaleString('en-GB')} of ${(run?.count ?? 0).toLocaleString('en-GB')}`,
-            ],
-            ['Pages they are on', (run?.pages ?? 0).toLocaleString('en-GB')],
-          ]}
-          isFresh={isFresh}
-          busy={busy}
-          job={job}
-          onApply={() => void carryOut()}
-          onCancel={() => void cancel()}
-        />
-        {run && cells && run.count > 0 && (
-          <div className="mt-4 border-t border-edge pt-3">
-            <Breakdown cells={cells} filter={filter} titleOf={titleOf} onFilter={setFilter} />
-          </div>
-        )}
-      </aside>
+      <HitsPane of={of} draft={draft} exchange={exchange} />
+      <SumPane exchange={exchange} />
     </>
+  )
+}
+
+/** What is asked for, and every place that it finds. */
+function HitsPane({ of, draft, exchange }: PaneProps) {
+  const openUse = useOpenUse()
+  const { run, cells, titleOf, failures, filter, setFilter, ticks, setTicks, work } = exchange
+  return (
+    <section aria-label="Dry run" className="flex min-h-0 flex-col gap-3 p-4">
+      {failures.map((failure) => (
+        <Notice key={failure}>{failure}</Notice>
+      ))}
+      <AskedForm of={of} draft={draft} />
+      {work.movedOn && (
+        <MovedOnNotice
+          movedOn={work.movedOn}
+          run={run}
+          cells={cells}
+          titleOf={titleOf}
+          onShow={(doc) => setFilter({ doc })}
+          onClose={work.forget}
+        />
+      )}
+      {run?.unfit && <Unfit unfit={run.unfit} />}
+      {run?.count === 0 && (
+        <p className="p-6 text-center text-soft">
+          {run.unfit ? 'Nothing else matches.' : 'Nothing on the site matches.'}
+        </p>
+      )}
+      {run && cells && run.count > 0 && (
+        <HitList
+          run={run}
+          cells={cells}
+          filter={filter}
+          titleOf={titleOf}
+          ticks={ticks}
+          onTick={setTicks}
+          onFilter={setFilter}
+          onOpen={openUse}
+        />
+      )}
+      {of === 'font' && <SurveyReport />}
+    </section>
+  )
+}
+
+/** What it comes to, and the button that does it. */
+function SumPane({ exchange }: Pick<PaneProps, 'exchange'>) {
+  const { run, cells, titleOf, filter, setFilter, count, isFresh, work, carryOut } = exchange
+  const figure = (number = 0) => number.toLocaleString('en-GB')
+  return (
+    <aside
+      aria-label="What it comes to"
+      className="min-h-0 overflow-y-auto border-l border-edge p-4"
+    >
+      <DryRunSum
+        thing="place"
+        count={run && count}
+        waits="It runs by itself once both sides are there."
+        rows={[
+          ['Places that change', `${figure(count)} of ${figure(run?.count)}`],
+          ['Pages they are on', figure(run?.pages)],
+        ]}
+        isFresh={isFresh}
+        busy={work.busy}
+        job={work.job}
+        onApply={() => void carryOut()}
+        onCancel={() => void work.cancel()}
+      />
+      {run && cells && run.count > 0 && (
+        <div className="mt-4 border-t border-edge pt-3">
+          <Breakdown cells={cells} filter={filter} titleOf={titleOf} onFilter={setFilter} />
+        </div>
+      )}
+    </aside>
   )
 }
 

@@ -85,13 +85,10 @@ function InventoryPane({ pairs }: { readonly pairs: Pairs }) {
   )
 }
 
-/** The pairs with what they would do, use by use or on a page; and its sum, with the one button that does it. */
-function DryRunPanes({ pairs }: { readonly pairs: Pairs }) {
-  const openUse = useOpenUse()
-  const docs = useEditorState((state) => state.docs)
+/** The dry run of some pairs with what is ticked of it, how a page would look, and the way to carry it out. */
+function useSweep(pairs: Pairs) {
   const pageId = useEditorState((state) => state.pageId)
   const [ticks, setTicks] = useState(allTicked)
-  const [shows, setShows] = useState<'uses' | 'page'>('uses')
   const [looked, setLooked] = useState<PageId>()
   const { value: run, failure } = useDryRun(pairs.request)
   const { cells, titleOf, failure: cellsFailure } = useCells(run)
@@ -103,93 +100,139 @@ function DryRunPanes({ pairs }: { readonly pairs: Pairs }) {
     [pairs.request, ticks],
   )
   const outlook = useOutlook(before.docs, request, page)
-  const { busy, job, movedOn, apply, cancel, forget } = useApply(() => {
+  const work = useApply(() => {
     pairs.clear()
     setTicks(allTicked)
   })
+  const carryOut = () => {
+    if (!request || !run || !cells) return
+    const count = tickedIn(ticks, cells).count
+    void work.apply((expects) => ({ type: 'sweep', request, expects }), {
+      run,
+      cells,
+      count,
+      thing: 'use',
+    })
+  }
   const hasHits = run !== undefined && run.count > 0 && cells !== undefined
+  const dry = { run, cells, titleOf, failure, cellsFailure, hasHits }
+  const looking = { page, setLooked, before, outlook }
+  return { ...dry, ...looking, request, ticks, setTicks, filter, setFilter, work, carryOut }
+}
+
+interface PaneProps {
+  readonly pairs: Pairs
+  readonly sweep: ReturnType<typeof useSweep>
+}
+
+/** The pairs with what they would do, use by use or on a page; and its sum, with the one button that does it. */
+function DryRunPanes({ pairs }: { readonly pairs: Pairs }) {
+  const sweep = useSweep(pairs)
   return (
     <>
-      <section aria-label="Pairs and dry run" className="flex min-h-0 flex-col gap-3 p-4">
-        {failure && <Notice>{failure}</Notice>}
-        <PairsPane pairs={pairs} />
-        {movedOn && (
-          <MovedOnNotice
-            movedOn={movedOn}
-            run={run}
-            cells={cells}
-            titleOf={titleOf}
-            onShow={(doc) => setFilter({ doc })}
-            onClose={forget}
-          />
-        )}
-        {run?.count === 0 && (
-          <p className="p-6 text-center text-soft">Nothing on the site matches these pairs.</p>
-        )}
-        {cellsFailure && <Notice>{cellsFailure}</Notice>}
-        {hasHits && (
-          <div className="flex">
-            <Segments label="What is shown" value={shows} options={SHOWS} onChange={setShows} />
-          </div>
-        )}
-        {hasHits && shows === 'uses' && (
-          <HitList
-            run={run}
-            cells={cells}
-            filter={filter}
-            titleOf={titleOf}
-            ticks={ticks}
-            onTick={setTicks}
-            onFilter={setFilter}
-            onOpen={openUse}
-          />
-        )}
-        {hasHits && shows === 'page' && (
-          <PagePreview
-            page={page}
-            pages={pagesOf(cells, titleOf, [pageId, docs.pages[pageId]?.title ?? ''])}
-            before={before.docs}
-            after={outlook.after}
-            failure={before.failure}
-            onPage={setLooked}
-          />
-        )}
-        {shows === 'uses' && <HoldingList going={goingIn(docs.frame.palette, pairs.pairs)} />}
-      </section>
-      <aside aria-label="Dry run" className="min-h-0 overflow-y-auto border-l border-edge p-4">
-        <SweepSummary
+      <HitsPane pairs={pairs} sweep={sweep} />
+      <SumPane pairs={pairs} sweep={sweep} />
+    </>
+  )
+}
+
+function HitsPane({ pairs, sweep }: PaneProps) {
+  const docs = useEditorState((state) => state.docs)
+  const [shows, setShows] = useState<'uses' | 'page'>('uses')
+  const { run, cells, titleOf, failure, cellsFailure, hasHits, setFilter, work } = sweep
+  return (
+    <section aria-label="Pairs and dry run" className="flex min-h-0 flex-col gap-3 p-4">
+      {failure && <Notice>{failure}</Notice>}
+      <PairsPane pairs={pairs} />
+      {work.movedOn && (
+        <MovedOnNotice
+          movedOn={work.movedOn}
           run={run}
           cells={cells}
-          ticks={ticks}
-          isFresh={run?.request === pairs.request}
-          busy={busy}
-          job={job}
-          onApply={() => {
-            if (!request || !run || !cells) return
-            void apply((expects) => ({ type: 'sweep', request, expects }), {
-              run,
-              cells,
-              count: tickedIn(ticks, cells).count,
-              thing: 'use',
-            })
-          }}
-          onCancel={() => void cancel()}
+          titleOf={titleOf}
+          onShow={(doc) => setFilter({ doc })}
+          onClose={work.forget}
         />
-        {outlook.before && request && hasHits && (
-          <HardToReadList
-            hard={outlook.hard}
-            docs={outlook.before}
-            request={request}
-            page={page}
-            onInstead={pairs.turn}
-          />
-        )}
-        {hasHits && (
-          <div className="mt-4 border-t border-edge pt-3">
-            <Breakdown cells={cells} filter={filter} titleOf={titleOf} onFilter={setFilter} />
-          </div>
-        )}
-      </aside>
-    </>
+      )}
+      {run?.count === 0 && (
+        <p className="p-6 text-center text-soft">Nothing on the site matches these pairs.</p>
+      )}
+      {cellsFailure && <Notice>{cellsFailure}</Notice>}
+      {hasHits && (
+        <div className="flex">
+          <Segments label="What is shown" value={shows} options={SHOWS} onChange={setShows} />
+        </div>
+      )}
+      {hasHits && (shows === 'uses' ? <Uses sweep={sweep} /> : <OnPage sweep={sweep} />)}
+      {shows === 'uses' && <HoldingList going={goingIn(docs.frame.palette, pairs.pairs)} />}
+    </section>
+  )
+}
+
+function Uses({ sweep }: Pick<PaneProps, 'sweep'>) {
+  const openUse = useOpenUse()
+  const { run, cells, titleOf, ticks, setTicks, filter, setFilter } = sweep
+  if (!run || !cells) return null
+  return (
+    <HitList
+      run={run}
+      cells={cells}
+      filter={filter}
+      titleOf={titleOf}
+      ticks={ticks}
+      onTick={setTicks}
+      onFilter={setFilter}
+      onOpen={openUse}
+    />
+  )
+}
+
+function OnPage({
+  sweep: { cells, titleOf, page, setLooked, before, outlook },
+}: Pick<PaneProps, 'sweep'>) {
+  const docs = useEditorState((state) => state.docs)
+  const pageId = useEditorState((state) => state.pageId)
+  return (
+    <PagePreview
+      page={page}
+      pages={pagesOf(cells, titleOf, [pageId, docs.pages[pageId]?.title ?? ''])}
+      before={before.docs}
+      after={outlook.after}
+      failure={before.failure}
+      onPage={setLooked}
+    />
+  )
+}
+
+function SumPane({ pairs, sweep }: PaneProps) {
+  const { run, cells, titleOf, hasHits, page, outlook, request, ticks, filter, setFilter } = sweep
+  const { work, carryOut } = sweep
+  return (
+    <aside aria-label="Dry run" className="min-h-0 overflow-y-auto border-l border-edge p-4">
+      <SweepSummary
+        run={run}
+        cells={cells}
+        ticks={ticks}
+        isFresh={run?.request === pairs.request}
+        busy={work.busy}
+        job={work.job}
+        onApply={carryOut}
+        onCancel={() => void work.cancel()}
+      />
+      {outlook.before && request && hasHits && (
+        <HardToReadList
+          hard={outlook.hard}
+          docs={outlook.before}
+          request={request}
+          page={page}
+          onInstead={pairs.turn}
+        />
+      )}
+      {hasHits && cells && (
+        <div className="mt-4 border-t border-edge pt-3">
+          <Breakdown cells={cells} filter={filter} titleOf={titleOf} onFilter={setFilter} />
+        </div>
+      )}
+    </aside>
   )
 }
