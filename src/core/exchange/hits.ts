@@ -1,5 +1,5 @@
 import { applyChanges, type Change, type StretchChange } from '../changes'
-import { changedPart, isWholeRecord, type RecordRef, type SiteRecord } from '../site'
+import { changedPart, isWholeRecord, nameText, type RecordRef, type SiteRecord } from '../site'
 import { tickedBy, type Facets, type Ticks } from '../sweep'
 import type { UsePath } from '../uses'
 import type { Found, KnownOfSite } from './kind'
@@ -21,7 +21,7 @@ export interface ExchangeHit extends Facets, Pick<Spot, 'label' | 'owner' | 'pro
   readonly changes: readonly StretchChange[]
 }
 
-/** Why a find stays as it is: its place would become longer than it may be, or what comes there is none that a snippet can refer to. */
+/** Why a find stays as it is: its place would become longer than it may be or no name, or what comes there is none that a snippet can refer to. */
 export type Unfit = 'no-room' | 'no-snippet'
 
 export interface UnfitHit extends Pick<ExchangeHit, 'doc' | 'label' | 'before'> {
@@ -92,13 +92,24 @@ export function changesOfExchange(hits: readonly ExchangeHit[]): Change[] {
   return [...byPath.values()].flatMap((changes) => changes.sort((a, b) => b.at - a.at))
 }
 
-/** Whether hits leave some text in their place and take no more room than was there: then they fit. */
+/** Whether hits leave some text in their place and take no more room than was there: then they fit, but for names. */
 const takesNoMore = (hits: readonly ExchangeHit[]): boolean =>
-  hits.every(({ changes }) =>
-    changes.every(
-      (change, i) => change.in.length <= change.out.length && (i > 0 || change.in !== ''),
-    ),
+  hits.every(
+    ({ object, changes }) =>
+      !NAMED.has(object) &&
+      changes.every(
+        (change, i) => change.in.length <= change.out.length && (i > 0 || change.in !== ''),
+      ),
   )
+
+/** What has a name of its own, which begins and ends with a letter or sign. */
+const NAMED = new Set(['page', 'site'])
+
+/** Whether the names that a record has itself are written as names are: one blank between words, none around them. */
+function hasTidyNames(record: SiteRecord): boolean {
+  const { title, name } = record as { readonly title?: string; readonly name?: string }
+  return [title, name].every((text) => text === undefined || nameText.parse(text) === text)
+}
 
 /** Whether a record is whole with some hits exchanged. */
 function isWholeWith(
@@ -108,7 +119,11 @@ function isWholeWith(
 ): boolean {
   if (takesNoMore(hits)) return true
   const after = applyChanges<SiteRecord>(record, changesOfExchange(hits))
-  return after !== undefined && isWholeRecord(kind, changedPart(after, record))
+  return (
+    after !== undefined &&
+    isWholeRecord(kind, changedPart(after, record)) &&
+    (hasTidyNames(after) || !hasTidyNames(record))
+  )
 }
 
 const unfitOf = ({ doc, label, before }: ExchangeHit, why: Unfit): UnfitHit => ({

@@ -43,6 +43,8 @@ describe('words', () => {
     ['café', { wholeWords: true }, 'cafe\u0301, caf\u00e9 and cafés', 'Hall, Hall and cafés'],
     ['a.b(c', {}, 'a.b(c aXb(c', 'Hall aXb(c'],
     ['$&', {}, 'costs $& more', 'costs Hall more'],
+    ['shop ', { wholeWords: true }, 'a shop by, a shop', 'a Hallby, a shop'],
+    ['(shop)', { wholeWords: true }, 'a(shop)b', 'aHallb'],
   ] as const)('%s, %j', (from, how, text, wanted) => {
     const docs = withElement(({ kind }) =>
       kind === 'mark' || kind === 'paragraph' ? { content: paragraphOf(kind, text) } : undefined,
@@ -114,6 +116,19 @@ describe('words', () => {
     const { docs } = plan(tern, asked)
     expect(docs.pages[page!.id]!.title).toBe(page!.title)
   })
+})
+
+test('a name that would begin with a blank, or be none, is left and told', () => {
+  const [page] = Object.values(tern.pages)
+  const titled = { ...page!, title: 'Our shop' }
+  const ref = { kind: 'page', id: page!.id } as const
+  for (const from of ['Our', 'Our shop']) {
+    const { hits, unfit } = hitsIn(ref, titled, { of: 'words', from, to: '' }, known)
+    expect(unfit).toContainEqual(expect.objectContaining({ why: 'no-room', before: from }))
+    expect(hits.filter(({ property }) => property === 'title')).toEqual([])
+  }
+  const { hits } = hitsIn(ref, titled, { of: 'words', from: 'Our ', to: '' }, known)
+  expect(hits.filter(({ property }) => property === 'title')).toHaveLength(1)
 })
 
 function paragraphOf(kind: string, text: string): object {

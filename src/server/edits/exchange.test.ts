@@ -11,6 +11,7 @@ import {
   siteId,
   stateOf,
 } from '../database/database.fixture'
+import { select } from '../database/sets'
 import { loadWhole } from '../records'
 import { dryExchange, planCells, planHits } from '../uses'
 import { carryOutWide, listCheckpoints, takeBack, undo } from '.'
@@ -151,4 +152,23 @@ test('hostile patterns are text like any other', async () => {
     const inMemory = planInMemory(docs, { type: 'exchange', request: { asked } })
     expect((await planned(asked)).count).toBe(inMemory.ok ? inMemory.count : -1)
   }
+})
+
+test('a site whose name is swept is listed by the other one, and by the first after undo', async () => {
+  const nameOf = async () => {
+    const [row] = await select<{ name: string }>('select name from sites where id = $1', [siteId])
+    return row!.name
+  }
+  const before = await nameOf()
+  const asked = { of: 'words', from: 'Thistle', to: 'Teasel' } as const
+  const run = await planned(asked)
+  expect(await apply(asked, run.count)).toMatchObject({ ok: true })
+  expect(await nameOf()).toBe(before.replace('Thistle', 'Teasel'))
+  await undo(localOwner, siteId, await revisionOf(siteId))
+  expect(await nameOf()).toBe(before)
+})
+
+test('a word as long as any is looked for', async () => {
+  const asked = { of: 'words', from: 'x'.repeat(2000), to: 'y' } as const
+  expect((await planned(asked)).count).toBe(0)
 })

@@ -218,6 +218,12 @@ export async function putStaged(
        position = excluded.position, readers = excluded.readers, index_hash = excluded.index_hash`,
     [job, siteId, revision],
   )
+  // A site is listed by the name that its frame gives it.
+  await run(
+    `update sites t set name = c.body::jsonb ->> 'name'
+     from staged_records s join contents c on c.site_id = $2 and c.hash = s.hash
+     where s.job = $1 and s.kind = 'frame' and t.id = $2 and t.name <> c.body::jsonb ->> 'name'`,
+  )
   for (const table of indexTables) await putRows(table, job, siteId, transaction)
   await exchangeDecisions(job, siteId, transaction)
 }

@@ -195,7 +195,7 @@ function SumPane({ exchange }: Pick<PaneProps, 'exchange'>) {
 }
 
 const WHY = {
-  'no-room': 'would become longer than it may be',
+  'no-room': 'would become longer than it may be, or no name any more',
   'no-snippet': 'a snippet cannot lead to a page of the site by itself',
 } as const
 

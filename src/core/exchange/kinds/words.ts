@@ -21,6 +21,9 @@ type Request = z.infer<typeof schema>
 /** Letters, figures and what belongs to them (Unicode general categories L, N and M). */
 const WORD = String.raw`[\p{L}\p{N}\p{M}_]`
 
+const START = new RegExp(`^${WORD}`, 'u')
+const END = new RegExp(`${WORD}$`, 'u')
+
 /** Composed or taken apart (Unicode NFC, NFD), it is the same text to whoever reads it; and a blank is as good as any. */
 function patternOf(text: string): string {
   const written = (form: 'NFC' | 'NFD') =>
@@ -34,8 +37,10 @@ function patternOf(text: string): string {
 }
 
 function expression({ from, sameCase, wholeWords }: Request): RegExp {
-  const pattern = patternOf(from.trim() === '' ? from : from.trim())
-  const whole = wholeWords ? `(?<!${WORD})${pattern}(?!${WORD})` : pattern
+  const pattern = patternOf(from)
+  // Where it ends in a blank or a sign, a word may well begin right behind it.
+  const [first, last] = [START.test(from), END.test(from)]
+  const whole = `${wholeWords && first ? `(?<!${WORD})` : ''}${pattern}${wholeWords && last ? `(?!${WORD})` : ''}`
   return new RegExp(whole, sameCase ? 'gu' : 'giu')
 }
 
@@ -53,13 +58,16 @@ export function inCaseOf(found: string, to: string): string {
 /** What may stand between two letters of running text that is written in several stretches, as JSON. */
 const SEAM = String.raw`("[^{}]*\},\{[^{}]*"text":")?`
 
+/** Letters of a pattern: enough to tell most records apart, few enough for any database. */
+const LONGEST_CHUNK = 32
+
 /**
  * The longest row of plain letters and figures in what is looked for, or of plain signs where there
  * are none; all else may be written in several ways.
  */
 function chunkOf(from: string): string {
   const longest = (rows: readonly string[] | null) =>
-    [...(rows ?? [])].sort((a, b) => b.length - a.length)[0] ?? ''
+    ([...(rows ?? [])].sort((a, b) => b.length - a.length)[0] ?? '').slice(0, LONGEST_CHUNK)
   return longest(from.match(/[a-z0-9]+/gi)) || longest(from.match(/[!#-;=?@[-`{-~]+/g))
 }
 
