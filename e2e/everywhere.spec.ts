@@ -8,6 +8,7 @@ import {
   openPaint,
   openView,
   publishSite,
+  setSlot,
   stageFrame,
   tern,
   undo,
@@ -236,4 +237,38 @@ test('how much of a page each colour covers is what the pixels of the published 
   const share = same / (info.width * info.height)
   expect(told).toBeGreaterThan(share - 0.02)
   expect(told).toBeLessThan(share + 0.12)
+})
+
+test('a logo that is swept to a slot follows it on the page', async ({ page }) => {
+  await openView(page, '/sweep')
+  await page.locator('[data-entry="1c5a54ff"]').first().click()
+  await page
+    .getByTestId('pair')
+    .getByRole('button', { name: /^Replace by/ })
+    .click()
+  await page
+    .getByRole('dialog', { name: 'Replace by' })
+    .getByRole('button', { name: 'Brand', exact: true })
+    .click()
+  await page.keyboard.press('Escape')
+  await sweepButton(page).click()
+  await expect(applied(page)).toBeVisible()
+  await page.getByRole('link', { name: 'Paint' }).click()
+  const logo = stageFrame(page).locator('header img').first()
+  await logo.waitFor()
+  await setSlot(page, 'brand', '#7a3fa0')
+  await page.keyboard.press('Escape')
+  await expect(logo).toHaveAttribute('src', /slots=brand:7a3fa0$/)
+  const painted = async () => {
+    const { data } = await sharp(await logo.screenshot())
+      .removeAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true })
+    let count = 0
+    for (let i = 0; i < data.length; i += 3) {
+      if (data[i] === 0x7a && data[i + 1] === 0x3f && data[i + 2] === 0xa0) count += 1
+    }
+    return count
+  }
+  await expect.poll(painted).toBeGreaterThan(50)
 })

@@ -2,17 +2,26 @@ import { own, type Palette, type Picture, type SiteDocs } from '../site'
 import { slotColorsOf, writeSlotColors } from './bound-picture'
 import type { Whereabouts } from './whereabouts'
 
+/** Pictures that are shown as a dry run would leave them, by the plan's id. */
+export interface PlannedPictures {
+  readonly plan: string
+  readonly ids: ReadonlySet<string>
+}
+
 /** Where things lie for a page that the editor shows: links lead nowhere, all else lies where its server keeps it. */
 export const inEditor = (
   siteId: string,
   { frame, pictures, fonts }: Pick<SiteDocs, 'frame' | 'pictures' | 'fonts'>,
+  planned?: PlannedPictures,
 ): Whereabouts => ({
   pictures,
   fonts,
   ownFont: ({ file }) => [{ url: ownFontAddress(siteId, file) }],
   assetUrl: (id) => {
     const picture = own(pictures, id)
-    return picture ? shownPicture(siteId, frame.palette)(picture) : pictureAddress(siteId)(id)
+    if (!picture) return pictureAddress(siteId)(id)
+    const address = shownPicture(siteId, frame.palette)(picture)
+    return planned?.ids.has(id) ? `${address}&plan=${planned.plan}` : address
   },
   fontUrl: (file) => `/fonts/${file}`,
   link: () => '#',

@@ -36,7 +36,13 @@ export {
 } from './render'
 export type { Whereabouts } from './whereabouts'
 export { iconShape } from './setting-css'
-export { inEditor, ownFontAddress, pictureAddress, shownPicture } from './in-editor'
+export {
+  inEditor,
+  ownFontAddress,
+  pictureAddress,
+  shownPicture,
+  type PlannedPictures,
+} from './in-editor'
 export {
   readSlotColors,
   slotColorsOf,

@@ -187,3 +187,26 @@ test('a picture inside of a picture, written in base64, is swept with it and com
   await undo(localOwner, siteId, await revisionOf(siteId))
   expect(await stateOf(siteId)).toEqual(state)
 })
+
+test('a dry run shows a vector picture as it would leave it, and stores nothing of it', async () => {
+  const [state, logo] = [await stateOf(siteId), await logoNow()]
+  const planned = await dryRun(localOwner, siteId, request('#1c5a54', '#2a5ad6'))
+  if (!planned.ok) throw new Error(planned.problem.code)
+  const at = async (plan: string | null, slots: string | null = null) => {
+    const more = { file: logo.file, slots, plan }
+    return new TextDecoder().decode((await readPicture(localOwner, siteId, 'logo', more))!.data)
+  }
+  const now = await at(null)
+  expect(await at(planned.value.plan)).toBe(now.replaceAll('#1c5a54', '#2a5ad6'))
+  expect(await at(planned.value.plan)).not.toBe(now)
+  expect(await at('no such plan')).toBe(now)
+  const bound = await dryRun(localOwner, siteId, {
+    pairs: [{ from: { value: '#1c5a54', within: 0 }, to: { slot: 'brand' as never } }],
+    scope: 'site',
+  })
+  if (!bound.ok) throw new Error(bound.problem.code)
+  expect(await at(bound.value.plan, 'brand:00ff00')).toMatch(
+    /--slot-brand: #00ff00.*var\(--slot-brand, #/s,
+  )
+  expect(await stateOf(siteId)).toEqual(state)
+})

@@ -15,11 +15,19 @@ import { siteFor, type Actor } from '../access'
 import { select, showsPicture } from '../database/sets'
 import { loadFrame, loadRecords, loadStates, type RecordState } from '../records'
 import { fileStore } from '../storage'
+import { sweptVector } from '../uses'
 import { mediaTypeOf } from './ready-picture'
 
 export interface PictureFile {
   readonly details: Pick<Picture, 'mediaType'>
   readonly data: Uint8Array
+}
+
+/** Which file of a picture, in which colours of slots (as addresses carry them), and as which dry run would leave it. */
+export interface AskedPicture {
+  readonly file: string | null
+  readonly slots: string | null
+  readonly plan?: string | null
 }
 
 const byId = (records: ReadonlyArray<{ readonly record: unknown }>): Pictures =>
@@ -99,11 +107,15 @@ export async function readPicture(
   actor: Actor,
   siteId: string,
   id: string,
-  { file, slots }: { readonly file: string | null; readonly slots: string | null },
+  { file, slots, plan }: AskedPicture,
 ): Promise<PictureFile | undefined> {
-  const found = await siteFor(actor, 'read', siteId)
-  if (!found.ok || textFault(id)) return undefined
-  if (file) return inColors(await pictureOfFile(file), readSlotColors(slots ?? ''))
+  const site = await siteFor(actor, 'read', siteId)
+  if (!site.ok || textFault(id) || textFault(plan)) return undefined
+  if (file) {
+    const found = await pictureOfFile(file)
+    const shown = plan ? await swept(actor, siteId, plan, id, found) : found
+    return inColors(shown, readSlotColors(slots ?? ''))
+  }
   const [loaded] = await loadRecords(siteId, [{ kind: 'picture', id }])
   const details = loaded?.record as Picture | undefined
   const data = details && (await fileStore().get(details.file))
@@ -111,6 +123,20 @@ export async function readPicture(
   if (!details.slots) return { details, data }
   const { palette } = await loadFrame(siteId)
   return inColors({ details, data }, slotColorsOf(details, palette))
+}
+
+/** A vector picture as a dry run would leave it; any other as it is. */
+async function swept(
+  actor: Actor,
+  siteId: string,
+  plan: string,
+  id: string,
+  picture: PictureFile | undefined,
+): Promise<PictureFile | undefined> {
+  if (picture?.details.mediaType !== 'image/svg+xml') return picture
+  const text = new TextDecoder().decode(picture.data)
+  const after = await sweptVector(actor, siteId, plan, id, text)
+  return { ...picture, data: new TextEncoder().encode(after) }
 }
 
 /** A vector picture with what slots come to; any other as it is. */

@@ -1,6 +1,7 @@
 'use client'
 
 import { useEffect, useState } from 'react'
+import type { PlannedPictures } from '@/core/render'
 import type { PageId, SiteDocs } from '@/core/site'
 import { useEditorState } from '../editor'
 import { Divider } from './divider'
@@ -14,10 +15,13 @@ interface Held {
 }
 
 /** A frame that shows a page as it is in some documents. */
-function useDrawn(docs: SiteDocs, page: PageId) {
+function useDrawn(docs: SiteDocs, page: PageId, planned?: PlannedPictures) {
   const siteId = useEditorState((state) => state.siteId)
   const [held, setHeld] = useState<Held>()
-  useEffect(() => held?.writer.write(siteId, docs, page), [held, siteId, docs, page])
+  useEffect(
+    () => held?.writer.write(siteId, docs, page, planned),
+    [held, siteId, docs, page, planned],
+  )
   return {
     document: held?.document,
     onOpen: (document: Document) => setHeld({ document, writer: createStageWriter(document) }),
@@ -29,6 +33,8 @@ interface PagePairProps {
   readonly before: SiteDocs
   /** The same as it would be; none where nothing is tried. */
   readonly after: SiteDocs | undefined
+  /** Pictures that are shown otherwise after it. */
+  readonly planned?: PlannedPictures
   /** How wide the page is, in its own pixels. */
   readonly width: number
   /** Where the one ends and the other begins, 0…1. */
@@ -39,9 +45,9 @@ interface PagePairProps {
 
 /** A page before and after, with a divider between. */
 export function PagePair(props: PagePairProps) {
-  const { page, before, after, width, divider, onDivider, testId } = props
+  const { page, before, after, planned, width, divider, onDivider, testId } = props
   const { room, scale } = useFit(width)
-  const [now, then] = [useDrawn(before, page), useDrawn(after ?? before, page)]
+  const [now, then] = [useDrawn(before, page), useDrawn(after ?? before, page, planned)]
   const heights = [useBodyHeight(now.document), useBodyHeight(then.document)]
   const height = Math.max(...heights)
   const style = { width, height, transform: `scale(${scale})` }

@@ -12,6 +12,7 @@ import {
   slotProperty,
   type PageCssLayer,
   type WrittenSection,
+  type PlannedPictures,
 } from '@/core/render'
 import type { DocId, PageId, SiteDocs, SlotId } from '@/core/site'
 import { statesBehind, type State } from '@/core/traits'
@@ -50,6 +51,8 @@ interface Drawing {
   readonly siteId: string
   readonly docs: SiteDocs
   readonly pageId: PageId
+  /** Pictures that are shown as a dry run would leave them. */
+  readonly planned?: PlannedPictures
 }
 
 /** Writes a page into the stage's document, touching only what differs from what it holds. */
@@ -132,16 +135,16 @@ export function createStageWriter(stage: Document) {
     return before?.length !== sources.length || before.some((each, i) => each !== sources[i])
   }
 
-  function show({ siteId, docs, pageId }: Drawing): void {
+  function show({ siteId, docs, pageId, planned }: Drawing): void {
     const page = docs.pages[pageId]
     if (!page) return
-    const where = inEditor(siteId, docs)
+    const where = inEditor(siteId, docs, planned)
     writeLayer('still', still)
     for (const layer of pageCssLayers) {
-      if (!isOther(layer, layerSources[layer](docs, page))) continue
+      if (!isOther(layer, [...layerSources[layer](docs, page), planned])) continue
       writeLayer(layer, withStates(pageCssLayer(layer, docs, page, where)))
     }
-    if (isOther('sections', sectionSources(docs, page))) {
+    if (isOther('sections', [...sectionSources(docs, page), planned])) {
       writeSections(renderSections(docs, pageId, where))
     }
   }
@@ -152,8 +155,8 @@ export function createStageWriter(stage: Document) {
   }
 
   return {
-    write(siteId: string, docs: SiteDocs, pageId: PageId): void {
-      last = { siteId, docs, pageId }
+    write(siteId: string, docs: SiteDocs, pageId: PageId, planned?: PlannedPictures): void {
+      last = { siteId, docs, pageId, ...(planned ? { planned } : {}) }
       draw()
     },
     /** Shows the page as it would be, made from how it is shown now; as that, where it is the same. */

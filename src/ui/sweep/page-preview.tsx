@@ -1,6 +1,7 @@
 'use client'
 
 import { useState } from 'react'
+import type { PlannedPictures } from '@/core/render'
 import type { PageId, SiteDocs } from '@/core/site'
 import { Button, Notice, SelectField } from '../kit'
 import { PagePair } from '../stage'
@@ -14,12 +15,15 @@ interface PagePreviewProps {
   readonly pages: ReadonlyArray<readonly [page: PageId, title: string]>
   readonly before: SiteDocs | undefined
   readonly after: SiteDocs | undefined
+  /** The vector pictures that it changes. */
+  readonly planned: PlannedPictures | undefined
   readonly failure: string | undefined
   readonly onPage: (page: PageId) => void
 }
 
 /** Any page that a sweep touches, as it is and as it would be: parted by a divider, or in turn. */
-export function PagePreview({ page, pages, before, after, failure, onPage }: PagePreviewProps) {
+export function PagePreview(props: PagePreviewProps) {
+  const { page, pages, before, after, planned, failure, onPage } = props
   const [divider, setDivider] = useState(0.5)
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-2">
@@ -41,8 +45,7 @@ export function PagePreview({ page, pages, before, after, failure, onPage }: Pag
           Flick
         </Button>
         <span className="truncate text-xs text-soft">
-          {divider === 0 ? 'After' : divider === 1 ? 'Before' : 'Before and after'}. Vector pictures
-          are shown as they are.
+          {divider === 0 ? 'After' : divider === 1 ? 'Before' : 'Before and after'}
         </span>
       </div>
       {failure && <Notice>{failure}</Notice>}
@@ -52,6 +55,7 @@ export function PagePreview({ page, pages, before, after, failure, onPage }: Pag
             page={page}
             before={before}
             after={after}
+            planned={planned}
             width={WIDTH}
             divider={divider}
             onDivider={setDivider}

@@ -1,6 +1,7 @@
 'use client'
 
 import { useMemo, useState } from 'react'
+import type { PlannedPictures } from '@/core/render'
 import type { PageId } from '@/core/site'
 import type { Cell } from '@/core/sweep'
 import { useDryRun, useEditorState, useInventory } from '../editor'
@@ -187,17 +188,25 @@ function Uses({ sweep }: Pick<PaneProps, 'sweep'>) {
   )
 }
 
+/** The vector pictures that a dry run changes. */
+function plannedIn(plan: string, cells: readonly Cell[]): PlannedPictures {
+  const pictures = cells.filter(({ place }) => place === 'pictures')
+  return { plan, ids: new Set(pictures.map(({ doc }) => doc)) }
+}
+
 function OnPage({
-  sweep: { cells, titleOf, page, setLooked, before, outlook },
+  sweep: { run, cells, titleOf, page, setLooked, before, outlook },
 }: Pick<PaneProps, 'sweep'>) {
   const docs = useEditorState((state) => state.docs)
   const pageId = useEditorState((state) => state.pageId)
+  const planned = useMemo(() => run && cells && plannedIn(run.plan, cells), [run, cells])
   return (
     <PagePreview
       page={page}
       pages={pagesOf(cells, titleOf, [pageId, docs.pages[pageId]?.title ?? ''])}
       before={before.docs}
       after={outlook.after}
+      planned={planned}
       failure={before.failure}
       onPage={setLooked}
     />

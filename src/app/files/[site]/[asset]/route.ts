@@ -9,8 +9,8 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   return orPlainPage(async () => {
     const { searchParams } = new URL(request.url)
     const hash = searchParams.get('file')
-    const slots = searchParams.get('slots')
-    const file = await readPicture(localOwner, site, asset, { file: hash, slots })
+    const [slots, plan] = [searchParams.get('slots'), searchParams.get('plan')]
+    const file = await readPicture(localOwner, site, asset, { file: hash, slots, plan })
     if (!file) return plainPage(404, 'No such picture', 'The site has no picture at this address.')
     return new Response(file.data as Uint8Array<ArrayBuffer>, {
       headers: {
@@ -18,7 +18,8 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
         'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
         'x-content-type-options': 'nosniff',
         // What lies under a hash never changes; colours of slots stand in the address too.
-        'cache-control': hash ? 'private, max-age=31536000, immutable' : 'private, max-age=300',
+        'cache-control':
+          hash && !plan ? 'private, max-age=31536000, immutable' : 'private, max-age=300',
       },
     })
   })
