@@ -110,6 +110,10 @@ test('a dry run is narrowed, ticked part by part and led to where a use stands; 
       .evaluate((node) => getComputedStyle(node).borderLeftColor)
   await expect.poll(() => colored(0)).toBe('rgb(107, 45, 92)')
   await expect.poll(() => colored(1)).toBe('rgb(28, 90, 84)')
+  // The logo is drawn, not decided on the page: it is shown as the sweep would leave its file.
+  const logo = (n: number) => frames.nth(n).contentFrame().locator('header img').first()
+  await expect(logo(0)).toHaveAttribute('src', /&plan=/)
+  await expect(logo(1)).not.toHaveAttribute('src', /&plan=/)
   await page.getByRole('button', { name: 'Flick' }).click()
   await expect(page.getByRole('slider', { name: /Divider/ })).toHaveAttribute('aria-valuenow', '0')
 
