@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Locator, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import {
   clickOnStage,
@@ -19,15 +19,20 @@ leavesTheSiteAsItWas()
 const sweepButton = (page: Page) => page.getByRole('button', { name: /^Sweep [\d,]+ uses?$/ })
 const applied = (page: Page) => page.getByText(/uses? replaced. A checkpoint was kept first/)
 
-/** Begins a sweep of the old green to a loose colour. */
-async function greenTo(page: Page, color: string): Promise<void> {
+/** Begins a sweep of the old green, and opens what it is to become. */
+async function fromGreen(page: Page): Promise<Locator> {
   await openView(page, '/sweep')
   await page.locator('[data-entry="1c5a54ff"]').first().click()
   await page
     .getByTestId('pair')
     .getByRole('button', { name: /^Replace by/ })
     .click()
-  const chooser = page.getByRole('dialog', { name: 'Replace by' })
+  return page.getByRole('dialog', { name: 'Replace by' })
+}
+
+/** Begins a sweep of the old green to a loose colour. */
+async function greenTo(page: Page, color: string): Promise<void> {
+  const chooser = await fromGreen(page)
   await chooser.getByRole('button', { name: 'A loose colour' }).click()
   await chooser.getByLabel('Any notation').fill(color)
   await page.keyboard.press('Enter')
@@ -244,16 +249,8 @@ test('how much of a page each colour covers is what the pixels of the published 
 })
 
 test('a logo that is swept to a slot follows it on the page', async ({ page }) => {
-  await openView(page, '/sweep')
-  await page.locator('[data-entry="1c5a54ff"]').first().click()
-  await page
-    .getByTestId('pair')
-    .getByRole('button', { name: /^Replace by/ })
-    .click()
-  await page
-    .getByRole('dialog', { name: 'Replace by' })
-    .getByRole('button', { name: 'Brand', exact: true })
-    .click()
+  const chooser = await fromGreen(page)
+  await chooser.getByRole('button', { name: 'Brand', exact: true }).click()
   await page.keyboard.press('Escape')
   await sweepButton(page).click()
   await expect(applied(page)).toBeVisible()

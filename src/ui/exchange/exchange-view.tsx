@@ -129,16 +129,13 @@ function HitsPane({ of, draft, exchange }: PaneProps) {
         <Notice key={failure}>{failure}</Notice>
       ))}
       <AskedForm of={of} draft={draft} />
-      {work.movedOn && (
-        <MovedOnNotice
-          movedOn={work.movedOn}
-          run={run}
-          cells={cells}
-          titleOf={titleOf}
-          onShow={(doc) => setFilter({ doc })}
-          onClose={work.forget}
-        />
-      )}
+      <MovedOnNotice
+        work={work}
+        run={run}
+        cells={cells}
+        titleOf={titleOf}
+        onShow={(doc) => setFilter({ doc })}
+      />
       {run?.unfit && <Unfit unfit={run.unfit} />}
       {run?.count === 0 && (
         <p className="p-6 text-center text-soft">

@@ -1,23 +1,24 @@
 import type { DryRun } from '@/core/payloads'
 import type { Cell } from '@/core/sweep'
 import { Button, Notice } from '../kit'
-import { differingDocs, type MovedOn } from './use-apply'
+import { differingDocs, type Apply } from './use-apply'
 
 /** Pages that are named; others are counted. */
 const FEW = 5
 
 interface MovedOnNoticeProps {
-  readonly movedOn: MovedOn
+  readonly work: Pick<Apply, 'movedOn' | 'forget'>
   readonly run: DryRun | undefined
   readonly cells: readonly Cell[] | undefined
   readonly titleOf: (doc: string) => string
   readonly onShow: (doc: string) => void
-  readonly onClose: () => void
 }
 
-/** Why a sweep was not carried out, and what of its dry run is other by now. */
+/** Why a sweep was not carried out, where it was not, and what of its dry run is other by now. */
 export function MovedOnNotice(props: MovedOnNoticeProps) {
-  const { movedOn, run, cells, titleOf, onShow, onClose } = props
+  const { work, run, cells, titleOf, onShow } = props
+  const { movedOn, forget } = work
+  if (!movedOn) return null
   const isNew = run && run.plan !== movedOn.plan && cells
   const docs = isNew ? differingDocs(movedOn.cells, cells) : []
   return (
@@ -32,7 +33,7 @@ export function MovedOnNotice(props: MovedOnNoticeProps) {
             </Button>
           ))}
           {docs.length > FEW && `and ${docs.length - FEW} more`}
-          <Button className="h-7" onClick={onClose}>
+          <Button className="h-7" onClick={forget}>
             Close
           </Button>
         </span>

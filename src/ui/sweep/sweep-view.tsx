@@ -145,16 +145,13 @@ function HitsPane({ pairs, sweep }: PaneProps) {
     <section aria-label="Pairs and dry run" className="flex min-h-0 flex-col gap-3 p-4">
       {failure && <Notice>{failure}</Notice>}
       <PairsPane pairs={pairs} />
-      {work.movedOn && (
-        <MovedOnNotice
-          movedOn={work.movedOn}
-          run={run}
-          cells={cells}
-          titleOf={titleOf}
-          onShow={(doc) => setFilter({ doc })}
-          onClose={work.forget}
-        />
-      )}
+      <MovedOnNotice
+        work={work}
+        run={run}
+        cells={cells}
+        titleOf={titleOf}
+        onShow={(doc) => setFilter({ doc })}
+      />
       {run?.count === 0 && (
         <p className="p-6 text-center text-soft">Nothing on the site matches these pairs.</p>
       )}

@@ -67,3 +67,5 @@ export function useApply(onDone: () => void) {
   }
   return { busy, job, movedOn, apply, cancel, forget: () => setMovedOn(undefined) }
 }
+
+export type Apply = ReturnType<typeof useApply>
