@@ -19,7 +19,7 @@ export interface Going {
 }
 
 /** CIEDE2000 below which nobody sees that a picture did not follow. Common practice, no source. */
-const WORTH_IT = 5
+export const WORTH_IT = 5
 
 interface HoldingListProps {
   readonly going: readonly Going[]

@@ -1,1 +1,2 @@
-export { HoldingList, type Going } from './holding-list'
+export { HoldingCount } from './holding-count'
+export { HoldingList, WORTH_IT, type Going } from './holding-list'

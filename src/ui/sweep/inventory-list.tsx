@@ -7,6 +7,7 @@ import type { Inventory } from '@/core/payloads'
 import { groupEntries, orderGroups, type InventoryEntry, type InventoryGroup } from '@/core/sweep'
 import { useEditorState } from '../editor'
 import { Button, Swatch } from '../kit'
+import { HoldingCount, WORTH_IT } from '../recolor'
 import { counted } from '../words'
 import { entryName, matchingEntries } from './draft'
 import { PageAreas, type Areas } from './page-areas'
@@ -61,6 +62,11 @@ export function InventoryList(props: InventoryListProps) {
               nearly, or held once.
             </p>
             <Button onClick={() => onChooseAll(left)}>Bind all to their slots …</Button>
+            <HoldingCount
+              colors={left.flatMap(({ color, near }) =>
+                near && near.difference > WORTH_IT ? [color] : [],
+              )}
+            />
           </div>
         )}
       </div>
