@@ -180,6 +180,9 @@ test('a sweep is taken back from the history after later work; what was changed 
   await greenTo(page, '#6b2d5c')
   await sweepButton(page).click()
   await expect(applied(page)).toBeVisible()
+  // What did not follow is told of still.
+  const left = page.getByRole('region', { name: 'Pictures that would not follow' })
+  await expect(left.getByRole('button', { name: /^Recolour/ }).first()).toBeVisible()
   await openView(page, '/add-ons')
   await page.getByRole('button', { name: /^Newsletter form/ }).click()
   await page.getByRole('button', { name: /^Button: #6b2d5c/i }).click()

@@ -4,9 +4,10 @@ import { useMemo, useState } from 'react'
 import type { PlannedPictures } from '@/core/render'
 import type { PageId } from '@/core/site'
 import type { Cell } from '@/core/sweep'
+import type { Expected } from '@/core/wide'
 import { useDryRun, useEditorState, useInventory } from '../editor'
 import { Notice, Segments } from '../kit'
-import { HoldingList } from '../recolor'
+import { HoldingList, type Going } from '../recolor'
 import { Breakdown } from './breakdown'
 import { goingIn, soughtKeys } from './draft'
 import { HardToReadList } from './hard-to-read'
@@ -105,20 +106,21 @@ function useSweep(pairs: Pairs) {
     pairs.clear()
     setTicks(allTicked)
   })
-  const carryOut = () => {
+  const palette = useEditorState((state) => state.docs.frame.palette)
+  const drafted = pairs.pairs.length > 0
+  const [gone, setGone] = useState<readonly Going[]>([])
+  // Photographs that did not follow are told of after the sweep as well, until other pairs are begun.
+  const going = drafted ? goingIn(palette, pairs.pairs) : gone
+  const carryOut = async () => {
     if (!request || !run || !cells) return
     const count = tickedIn(ticks, cells).count
-    void work.apply((expects) => ({ type: 'sweep', request, expects }), {
-      run,
-      cells,
-      count,
-      thing: 'use',
-    })
+    const intent = (expects: Expected) => ({ type: 'sweep', request, expects }) as const
+    if (await work.apply(intent, { run, cells, count, thing: 'use' })) setGone(going)
   }
   const hasHits = run !== undefined && run.count > 0 && cells !== undefined
   const dry = { run, cells, titleOf, failure, cellsFailure, hasHits }
   const looking = { page, setLooked, before, outlook }
-  return { ...dry, ...looking, request, ticks, setTicks, filter, setFilter, work, carryOut }
+  return { ...dry, ...looking, request, going, ticks, setTicks, filter, setFilter, work, carryOut }
 }
 
 interface PaneProps {
@@ -138,9 +140,8 @@ function DryRunPanes({ pairs }: { readonly pairs: Pairs }) {
 }
 
 function HitsPane({ pairs, sweep }: PaneProps) {
-  const docs = useEditorState((state) => state.docs)
   const [shows, setShows] = useState<'uses' | 'page'>('uses')
-  const { run, cells, titleOf, failure, cellsFailure, hasHits, setFilter, work } = sweep
+  const { run, cells, titleOf, failure, cellsFailure, hasHits, going, setFilter, work } = sweep
   return (
     <section aria-label="Pairs and dry run" className="flex min-h-0 flex-col gap-3 p-4">
       {failure && <Notice>{failure}</Notice>}
@@ -162,7 +163,7 @@ function HitsPane({ pairs, sweep }: PaneProps) {
         </div>
       )}
       {hasHits && (shows === 'uses' ? <Uses sweep={sweep} /> : <OnPage sweep={sweep} />)}
-      {shows === 'uses' && <HoldingList going={goingIn(docs.frame.palette, pairs.pairs)} />}
+      {(shows === 'uses' || !hasHits) && <HoldingList going={going} />}
     </section>
   )
 }
@@ -222,7 +223,7 @@ function SumPane({ pairs, sweep }: PaneProps) {
         isFresh={run?.request === pairs.request}
         busy={work.busy}
         job={work.job}
-        onApply={carryOut}
+        onApply={() => void carryOut()}
         onCancel={() => void work.cancel()}
       />
       {outlook.before && request && hasHits && (
