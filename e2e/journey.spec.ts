@@ -136,7 +136,10 @@ test('a leftover is swept from the whole site after a dry run, and comes back ex
 
   await page.goto(`${tern}/history`)
   await expect(
-    page.getByLabel('Checkpoints').getByText(/^Before: Swept #1c5a54 to Brand/),
+    page
+      .getByLabel('Checkpoints')
+      .getByText(/^Before: Swept #1c5a54 to Brand/)
+      .first(),
   ).toBeVisible()
   await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click()
   await expect(page.getByLabel('Edits').locator('li').first()).toContainText('undo')
