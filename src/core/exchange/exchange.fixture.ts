@@ -16,7 +16,6 @@ export const tern: SiteDocs = (() => {
 })()
 
 export const known = {
-  frame: tern.frame,
   pictures: tern.pictures,
   pages: tern.pages,
 }

@@ -1,4 +1,4 @@
-import type { Frame, Page, Picture } from '../site'
+import type { Page, Picture } from '../site'
 import type { Spot, SpotSort } from './spot'
 
 /** A stretch of a spot, in the text as it is read, and what comes in its place. */
@@ -10,9 +10,8 @@ export interface Found {
   readonly fits?: false
 }
 
-/** What is known of the site before any text of it is read. */
+/** What is known of the site before any text of it is read: its pictures and pages, by their ids. */
 export interface KnownOfSite {
-  readonly frame: Frame
   readonly pictures: Readonly<Record<string, Pick<Picture, 'fileName'>>>
   readonly pages: Readonly<Record<string, Pick<Page, 'title'>>>
 }

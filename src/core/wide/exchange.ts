@@ -10,7 +10,7 @@ import {
   type KnownOfSite,
 } from '../exchange'
 import { ticksSchema } from '../sweep'
-import { defineWide, expected, many, nothing, ready, refuse, type Known } from './wide'
+import { defineWide, expected, many, nothing, ready, refuse } from './wide'
 
 /** What is exchanged, and what the person ticked of it; all where absent. */
 export const exchangeRequest = z.strictObject({
@@ -35,12 +35,7 @@ function wordsOf({ of, from, to }: ExchangeAsked, known: KnownOfSite): string {
   return `“${name(from)}” exchanged for “${name(to)}”`
 }
 
-/** What is known of the site, for those who look through its texts. */
-export const knownOfSite = ({ frame, names }: Pick<Known, 'frame' | 'names'>): KnownOfSite => ({
-  frame,
-  pictures: names?.pictures ?? {},
-  pages: names?.pages ?? {},
-})
+const unknown: KnownOfSite = { pictures: {}, pages: {} }
 
 /** Exchanges words, typefaces, pictures, links or addresses wherever they stand: exactly what the dry run lists. */
 export const exchange = defineWide({
@@ -49,8 +44,7 @@ export const exchange = defineWide({
   asks: ['names'],
   checkpoint: true,
   expects: ({ expects }) => expects,
-  prepare({ request }: z.infer<typeof exchangeIntent>, known) {
-    const site = knownOfSite(known)
+  prepare({ request }: z.infer<typeof exchangeIntent>, { names: site = unknown }) {
     const fault = kindOfExchange(request.asked).faultOf(request.asked, site)
     return fault ? refuse(fault) : ready({ ...request, site })
   },

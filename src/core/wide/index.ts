@@ -1,4 +1,4 @@
-export { exchangeRequest, knownOfSite, type ExchangeRequest } from './exchange'
+export { exchangeRequest, type ExchangeRequest } from './exchange'
 export { questionOf } from './sweep'
 export { rhythmsFor, type Rhythms } from './give-rhythm'
 export { kindOfWide, wideIntent, wideKinds, type WideIntent } from './wides'

@@ -57,7 +57,7 @@ export interface Known {
   /** The name of the checkpoint that the intent is about; undefined where there is none. */
   readonly checkpoint?: string
   /** Pictures and pages of the site by their ids. */
-  readonly names?: Pick<KnownOfSite, 'pictures' | 'pages'>
+  readonly names?: KnownOfSite
 }
 
 /** One record that a wide edit looks at. */

@@ -10,6 +10,7 @@ import { atOneMoment } from '../database/connection'
 import { select, showsPicture } from '../database/sets'
 import { loadFrame } from '../records'
 import { countHits } from './count-hits'
+import { namesOf } from './names'
 import { readHits, titledCells } from './plan-hits'
 import {
   keepPlan,
@@ -22,7 +23,7 @@ import {
 } from './plans'
 import { looseColors, whereUses } from './questions'
 import { useOfRow, type UseRow } from './rows'
-import { countTexts, knownFor } from './text-hits'
+import { countTexts } from './text-hits'
 
 /** Uses that become the same by a sweep, whatever they are in. */
 type Alike = Pick<
@@ -192,10 +193,10 @@ export const dryExchange = (
   asked: ExchangeAsked,
 ): Promise<Result<DryRun>> =>
   planned(actor, siteId, asked, async (id, revision, transaction) => {
-    const known = await knownFor(siteId, transaction)
+    const known = await namesOf(siteId, transaction)
     const fault = kindOfExchange(asked).faultOf(asked, known)
     if (fault) return refused({ code: 'edit-refused', problem: fault, clientId: '' })
-    const { hits, unfit } = await countTexts(siteId, asked, transaction)
+    const { hits, unfit } = await countTexts(siteId, asked, known, transaction)
     const docs = cellsOf(hits.table).map(({ doc, place }) => (place === 'pictures' ? '' : doc))
     const answer = {
       plan: id,

@@ -3,10 +3,7 @@ import type { KnownOfSite } from '@/core/exchange'
 import { select } from '../database/sets'
 
 /** The pictures of a site with their file names, and its pages with their titles. */
-export async function namesOf(
-  siteId: string,
-  transaction?: Transaction,
-): Promise<Pick<KnownOfSite, 'pictures' | 'pages'>> {
+export async function namesOf(siteId: string, transaction?: Transaction): Promise<KnownOfSite> {
   const rows = await select<{ kind: string; id: string; path: string; title: string }>(
     `select kind, id, path, title from records where site_id = $1 and kind in ('page', 'picture')`,
     [siteId],

@@ -15,6 +15,7 @@ import { select } from '../database/sets'
 import { loadFrame } from '../records'
 import { colorHits } from './color-hits'
 import { countHits } from './count-hits'
+import { namesOf } from './names'
 import { keptPlan, type CountedHits, type KeptPlan, type Plan, type PlannedHit } from './plans'
 import { countTexts, textHits } from './text-hits'
 
@@ -107,7 +108,10 @@ async function countedAnew(
   plan: Plan,
   transaction: Transaction,
 ): Promise<CountedHits> {
-  if (plan.of === 'texts') return (await countTexts(siteId, plan.asked, transaction)).hits
+  if (plan.of === 'texts') {
+    const known = await namesOf(siteId, transaction)
+    return (await countTexts(siteId, plan.asked, known, transaction)).hits
+  }
   return countHits(siteId, await loadFrame(siteId, transaction), plan, transaction)
 }
 

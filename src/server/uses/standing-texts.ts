@@ -7,7 +7,6 @@ import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
 import { loadFrame } from '../records'
 import { namesOf } from './names'
-import { knownFor } from './text-hits'
 
 interface Found {
   readonly value: string
@@ -99,7 +98,7 @@ const readers: Readonly<Record<Exclude<ExchangeOf, 'words'>, Reader>> = {
   async link(siteId, transaction) {
     const ofThings = await foundIn(siteId, LINKS, transaction)
     const ofSnippets = await foundIn(siteId, SNIPPET_LINKS, transaction)
-    const known = await knownFor(siteId, transaction)
+    const known = await namesOf(siteId, transaction)
     return merged([
       ...asTexts(ofThings, read),
       ...asTexts(ofSnippets, (text) => text.replaceAll('&amp;', '&')),

@@ -11,9 +11,8 @@ import {
 import type { HitLine } from '@/core/payloads'
 import { countingCells, type Facets } from '@/core/sweep'
 import { placeIds } from '@/core/uses'
-import { knownOfSite } from '@/core/wide'
 import { select } from '../database/sets'
-import { loadFrame, loadStates, type RecordState } from '../records'
+import { loadStates, type RecordState } from '../records'
 import { namesOf } from './names'
 import type { CountedHits, PlannedHit, TextPlan } from './plans'
 import { recordsWritten } from './questions'
@@ -21,24 +20,18 @@ import { recordsWritten } from './questions'
 /** Records that are in memory at the same time. */
 const AT_ONCE = 40
 
-/** What is known of a site before any text of it is read. */
-export async function knownFor(siteId: string, transaction: Transaction): Promise<KnownOfSite> {
-  const frame = await loadFrame(siteId, transaction)
-  return knownOfSite({ frame, names: await namesOf(siteId, transaction) })
-}
-
 /** Goes through some records, a few at a time, and tells what is found in each. */
 async function* foundIn(
   siteId: string,
   asked: ExchangeAsked,
+  known: KnownOfSite,
   states: readonly RecordState[],
   transaction: Transaction,
 ) {
-  const known = await knownFor(siteId, transaction)
   for (let at = 0; at < states.length; at += AT_ONCE) {
     const some = states.slice(at, at + AT_ONCE)
     for (const each of await loadStates(siteId, some, transaction, false)) {
-      yield { no: each.no, known, ...hitsIn(each, each.record, asked, known) }
+      yield { no: each.no, ...hitsIn(each, each.record, asked, known) }
     }
   }
 }
@@ -55,14 +48,15 @@ const facetsOf = ({ place, doc, object, paints, pair }: ExchangeHit): Facets => 
 export async function countTexts(
   siteId: string,
   asked: ExchangeAsked,
+  known: KnownOfSite,
   transaction: Transaction,
 ): Promise<{ readonly hits: CountedHits; readonly unfit: readonly UnfitHit[] }> {
-  const pattern = kindOfExchange(asked).pattern(asked, await knownFor(siteId, transaction))
+  const pattern = kindOfExchange(asked).pattern(asked, known)
   const states = await recordsWritten(siteId, pattern, transaction)
   const byPlace = new Map(placeIds.map((place) => [place, [] as Facets[]]))
   const records: Record<string, string> = {}
   const unfit: UnfitHit[] = []
-  for await (const found of foundIn(siteId, asked, states, transaction)) {
+  for await (const found of foundIn(siteId, asked, known, states, transaction)) {
     for (const hit of found.hits) {
       byPlace.get(hit.place)!.push(facetsOf(hit))
       records[hit.doc] = found.no
@@ -93,10 +87,11 @@ export async function textHits(
     [siteId, records],
     transaction,
   )
+  const known = await namesOf(siteId, transaction)
   const hits: PlannedHit[] = []
-  for await (const found of foundIn(siteId, asked, states, transaction)) {
+  for await (const found of foundIn(siteId, asked, known, states, transaction)) {
     for (const hit of found.hits) {
-      hits.push({ place: hit.place, doc: hit.doc, lines: () => [lineOf(hit, found.known)] })
+      hits.push({ place: hit.place, doc: hit.doc, lines: () => [lineOf(hit, known)] })
     }
   }
   return hits

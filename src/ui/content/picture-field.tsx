@@ -10,6 +10,7 @@ import { editProblemWords, problemWords } from '../words'
 import type { FieldProps } from './field-props'
 import { FocusPoint } from './focus-point'
 import { exchangeFile, pictureTypes, takeFile } from './take-file'
+import { Thumbnail } from './thumbnail'
 
 /** Fetched in the first quiet moment: every picture of ours is a function of its own. */
 const DrawnPictures = later(async () => (await import('./drawn-pictures')).DrawnPictures)
@@ -18,7 +19,6 @@ const DrawnPictures = later(async () => (await import('./drawn-pictures')).Drawn
 export function PictureField({ field, at, content, onWrite }: FieldProps<'picture'>) {
   const editor = useEditor()
   const id = String(contentAt(content, at) ?? '')
-  const addressOf = usePictureAddress()
   const picture = useEditorState((state) => own(state.docs.pictures, id))
   const [open, setOpen] = useState(false)
   return (
@@ -36,15 +36,7 @@ export function PictureField({ field, at, content, onWrite }: FieldProps<'pictur
             aria-label={`${field.label}: ${picture?.alt || picture?.fileName || 'none'}`}
             className="flex w-full items-center gap-2.5 rounded-md border border-edge-strong/60 bg-raised p-1.5 text-left hover:bg-hover"
           >
-            {picture ? (
-              <img
-                src={addressOf(picture)}
-                alt=""
-                className="size-10 shrink-0 rounded-sm bg-well object-cover"
-              />
-            ) : (
-              <span className="size-10 shrink-0 rounded-sm border border-dashed border-edge-strong" />
-            )}
+            <Thumbnail picture={picture} />
             <span className="min-w-0">
               <span className="block truncate">{picture?.fileName ?? 'Choose a picture'}</span>
               {picture && (

@@ -1,9 +1,8 @@
 'use client'
 
 import { ChevronDown } from 'lucide-react'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import type { ExchangeOf } from '@/core/exchange'
-import type { PictureId } from '@/core/site'
 import { PictureChoice } from '../content'
 import { Line, Popover, SelectField } from '../kit'
 import { TypefaceOptions } from '../looks'
@@ -15,21 +14,39 @@ interface TargetProps {
   readonly onChange: (value: string) => void
 }
 
-interface ChoiceButtonProps {
-  readonly children: React.ReactNode
-  readonly label: string
+interface ChosenProps {
+  /** What is chosen, for who hears it: a picture, where links lead. */
+  readonly what: string
+  readonly width: number
+  readonly shown: ReactNode
+  /** What there is to choose; `close` once it is. */
+  readonly children: (close: () => void) => ReactNode
 }
 
-const choiceButton = ({ children, label }: ChoiceButtonProps) => (
-  <button
-    type="button"
-    aria-label={label}
-    className="flex min-h-8.5 w-full items-center justify-between gap-2 rounded-md border border-edge-strong/60 bg-raised px-2.5 py-1 text-left hover:bg-hover"
-  >
-    {children}
-    <ChevronDown size={14} className="shrink-0" aria-hidden />
-  </button>
-)
+/** What was chosen, in a button that opens the choice. */
+function Chosen({ what, width, shown, children }: ChosenProps) {
+  const [open, setOpen] = useState(false)
+  return (
+    <Popover
+      label="Replace by"
+      width={width}
+      open={open}
+      onOpenChange={setOpen}
+      trigger={
+        <button
+          type="button"
+          aria-label={`Replace by: ${what}`}
+          className="flex min-h-8.5 w-full items-center justify-between gap-2 rounded-md border border-edge-strong/60 bg-raised px-2.5 py-1 text-left hover:bg-hover"
+        >
+          {shown}
+          <ChevronDown size={14} className="shrink-0" aria-hidden />
+        </button>
+      }
+    >
+      {children(() => setOpen(false))}
+    </Popover>
+  )
+}
 
 function FontTarget({ value, onChange }: TargetProps) {
   return (
@@ -43,53 +60,37 @@ function FontTarget({ value, onChange }: TargetProps) {
 }
 
 function PictureTarget({ value, onChange }: TargetProps) {
-  const [open, setOpen] = useState(false)
+  const shown = value ? <PictureShown id={value} /> : 'Choose a picture'
   return (
-    <Popover
-      label="Replace by"
-      width={330}
-      open={open}
-      onOpenChange={setOpen}
-      trigger={choiceButton({
-        label: 'Replace by: a picture',
-        children: value ? <PictureShown id={value} /> : 'Choose a picture',
-      })}
-    >
-      <PictureChoice
-        chosen={value ?? ''}
-        onChoose={(id) => {
-          if (id) onChange(id as PictureId)
-          setOpen(false)
-        }}
-      />
-    </Popover>
+    <Chosen what="a picture" width={330} shown={shown}>
+      {(close) => (
+        <PictureChoice
+          chosen={value ?? ''}
+          onChoose={(id) => {
+            if (id) onChange(id)
+            close()
+          }}
+        />
+      )}
+    </Chosen>
   )
 }
 
 function LinkTo({ value, onChange }: TargetProps) {
-  const [open, setOpen] = useState(false)
   const words = useTargetWords(value)
+  const shown = <span className="truncate">{value === undefined ? 'Choose a target' : words}</span>
   return (
-    <Popover
-      label="Replace by"
-      width={300}
-      open={open}
-      onOpenChange={setOpen}
-      trigger={choiceButton({
-        label: 'Replace by: where links lead',
-        children: (
-          <span className="truncate">{value === undefined ? 'Choose a target' : words}</span>
-        ),
-      })}
-    >
-      <LinkTarget
-        href={value}
-        onChoose={(href) => {
-          onChange(href ?? '#')
-          setOpen(false)
-        }}
-      />
-    </Popover>
+    <Chosen what="where links lead" width={300} shown={shown}>
+      {(close) => (
+        <LinkTarget
+          href={value}
+          onChoose={(href) => {
+            onChange(href ?? '#')
+            close()
+          }}
+        />
+      )}
+    </Chosen>
   )
 }
 
@@ -97,9 +98,12 @@ function AddressTarget({ value, onChange }: TargetProps) {
   return <Line label="Replace by" value={value ?? ''} onChange={onChange} mono />
 }
 
-const targets: Readonly<
-  Record<Exclude<ExchangeOf, 'words'>, (props: TargetProps) => React.ReactNode>
-> = { font: FontTarget, picture: PictureTarget, link: LinkTo, address: AddressTarget }
+const targets: Readonly<Record<Exclude<ExchangeOf, 'words'>, (props: TargetProps) => ReactNode>> = {
+  font: FontTarget,
+  picture: PictureTarget,
+  link: LinkTo,
+  address: AddressTarget,
+}
 
 /** What comes in the place of what is looked for. */
 export function TargetField({
