@@ -40,7 +40,6 @@ interface StagedRow {
   readonly index_hash: string | null
   readonly uses: number | null
   readonly bands: number
-  readonly looks: number
   readonly changes: string
   readonly counted: number
 }
@@ -58,7 +57,6 @@ const stagedColumns: Columns<StagedRow> = {
   index_hash: 'text',
   uses: 'int',
   bands: 'int',
-  looks: 'int',
   changes: 'text',
   counted: 'int',
 }
@@ -108,7 +106,6 @@ export async function stage(
     index_hash: write?.indexHash ?? null,
     uses: indexes[i] ? indexes[i].counts.uses : 0,
     bands: indexes[i]?.counts.bands ?? 0,
-    looks: indexes[i]?.counts.looks ?? 0,
     changes: JSON.stringify(changes),
     counted,
   }))
@@ -238,7 +235,7 @@ const exchangeDecisions = (job: string, siteId: string, transaction: Transaction
     transaction,
   )
 
-/** What is kept beside the staged records: rows behind the last go, those that are other are exchanged. */
+/** What is kept beside the staged records: rows behind the last and looks that are no longer there go, those that are other are exchanged. */
 async function putRows(
   table: keyof RecordIndex,
   job: string,
@@ -246,17 +243,19 @@ async function putRows(
   transaction: Transaction,
 ): Promise<void> {
   const columns = Object.keys(indexColumns[table]).filter((name) => name !== 'record')
-  await tell(
-    `delete from ${table} l using (select r.no, s.${table} as count ${joined} where s.job = $1) s
-     where l.record = s.no and l.n >= s.count`,
-    [job, siteId],
-    transaction,
-  )
+  const gone =
+    table === 'looks'
+      ? `using (select r.no, l.key ${joined} join staged_looks l on l.job = s.job and l.at = s.at
+           where s.job = $1 and l.count = 0) s where l.record = s.no and l.key = s.key`
+      : `using (select r.no, s.${table} as count ${joined} where s.job = $1) s
+         where l.record = s.no and l.n >= s.count`
+  await tell(`delete from ${table} l ${gone}`, [job, siteId], transaction)
+  const there = table === 'looks' ? 'and l.count > 0' : ''
   await tell(
     `insert into ${table} (record, ${columns.join(', ')})
      select r.no, ${columns.map((name) => `l.${name}`).join(', ')} ${joined}
        join staged_${table} l on l.job = s.job and l.at = s.at
-     where s.job = $1 ${exchange(table)}`,
+     where s.job = $1 ${there} ${exchange(table)}`,
     [job, siteId],
     transaction,
   )

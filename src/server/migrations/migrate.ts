@@ -12,6 +12,7 @@ import * as liveries from './008-liveries'
 import * as escapes from './009-escapes'
 import * as tones from './010-tones'
 import * as recipes from './011-recipes'
+import * as looksByKey from './012-looks-by-key'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -31,6 +32,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '009-escapes': escapes,
   '010-tones': tones,
   '011-recipes': recipes,
+  '012-looks-by-key': looksByKey,
 }
 
 export const migrationNames = Object.keys(migrations)

@@ -45,6 +45,7 @@ test('a database of the version before comes up with everything that was in it',
     '009-escapes',
     '010-tones',
     '011-recipes',
+    '012-looks-by-key',
   ])
   expect(await bringUpToDate()).toBeGreaterThan(10)
   const docs = await loadWhole(site)

@@ -3,7 +3,7 @@ import type { RecordKind } from '@/core/site'
 import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
 import { readContent, type Content } from '../records/stored'
-import { indexOf, type RecordIndex } from './rows'
+import { indexOf, indexTables, rowKeys, type RecordIndex } from './rows'
 
 /** A record beside which something else is kept than the readers say of it. */
 export interface IndexFault {
@@ -19,12 +19,16 @@ interface Row extends Content {
   readonly id: string
 }
 
-const tables = ['uses', 'bands', 'looks'] as const
+/** The rows that the readers give, in the order of what tells them apart. */
+const inOrder = ({ looks, ...others }: RecordIndex): RecordIndex => ({
+  ...others,
+  looks: [...looks].sort((a, b) => (a.key < b.key ? -1 : 1)),
+})
 
-/** The rows that are kept beside a record, in the readers' order, without what names the record. */
+/** The rows that are kept beside a record, in that order, without what names the record. */
 async function keptIn(table: keyof RecordIndex, no: string, transaction: Transaction) {
   const rows = await select<Record<string, unknown>>(
-    `select * from ${table} where record = $1 order by n`,
+    `select * from ${table} where record = $1 order by ${rowKeys[table]}`,
     [no],
     transaction,
   )
@@ -67,8 +71,9 @@ export async function checkIndex(
         transaction,
       )
       for (const { no, site_id: site, kind, id, ...content } of rows) {
-        const index = await indexOf({ kind, id }, readContent(kind, content, { remember: false }))
-        for (const table of tables) {
+        const record = readContent(kind, content, { remember: false })
+        const index = inOrder(await indexOf({ kind, id }, record))
+        for (const table of indexTables) {
           const kept = await keptIn(table, no, transaction)
           if (textOf(kept) !== textOf(index[table])) {
             faults.push({ site, record: `${kind}/${id}`, table })

@@ -15,6 +15,7 @@ import {
   pictureIndex,
   useRow,
   writtenRow,
+  type LookRow,
   type RecordIndex,
   type UseRow,
 } from './rows'
@@ -32,9 +33,9 @@ export type ExchangedRow = Pick<UseRow, 'path' | 'color' | 'slot' | 'shade' | 'w
 
 /** What an index comes to from one state of a record to another. */
 export interface IndexChange {
-  /** How many rows there are; null where there are as many as before, each where it was. */
-  readonly counts: { readonly [K in keyof RecordIndex]: number | null }
-  /** Rows that are other. */
+  /** How many numbered rows there are; null where there are as many as before, each where it was. */
+  readonly counts: { readonly [K in Exclude<keyof RecordIndex, 'looks'>]: number | null }
+  /** Rows that are other; looks that are no longer there are counted as none. */
   readonly rows: RecordIndex
   /** Uses that are where they were and come to something else. */
   readonly exchanged: readonly ExchangedRow[]
@@ -49,6 +50,17 @@ function isSameRow<Row extends object>(a: Row, b: Row | undefined): boolean {
 
 const changedRows = <Row extends object>(after: readonly Row[], before: readonly Row[]): Row[] =>
   after.filter((row, i) => !isSameRow(row, before[i]))
+
+/** Looks that are counted otherwise than before, those that are gone as none. */
+function changedLooks(after: readonly LookRow[], before: readonly LookRow[]): LookRow[] {
+  const gone = new Map(before.map((row) => [row.key, row]))
+  const changed = after.filter(({ key, count }) => {
+    const was = gone.get(key)
+    gone.delete(key)
+    return was?.count !== count
+  })
+  return [...changed, ...[...gone.values()].map((row) => ({ ...row, count: 0 }))]
+}
 
 /** Parts of uses with the number that the first use of each has. */
 function numbered(parts: readonly UsePart[]): Array<UsePart & { readonly first: number }> {
@@ -91,11 +103,7 @@ function readUses(ref: RecordRef, before: SiteRecord | undefined, after: Bodied)
   return { count: countParts(is), uses: changedUses(is, was), exchanged: [] }
 }
 
-const countsOf = ({ uses, bands, looks }: RecordIndex) => ({
-  uses: uses.length,
-  bands: bands.length,
-  looks: looks.length,
-})
+const countsOf = ({ uses, bands }: RecordIndex) => ({ uses: uses.length, bands: bands.length })
 
 /** The same of a record that may be a picture, whose colours are in its file. */
 export async function indexChangeOf(
@@ -118,7 +126,7 @@ export function indexChange(
 ): IndexChange {
   if (!hasBody(ref, after)) {
     const rows = { uses: [], bands: [], looks: [] }
-    return { counts: { uses: 0, bands: 0, looks: 0 }, rows, exchanged: [] }
+    return { counts: { uses: 0, bands: 0 }, rows, exchanged: [] }
   }
   const was = hasBody(ref, before) ? before.body : undefined
   const known = was && exchangedDecisions(changes)
@@ -128,11 +136,11 @@ export function indexChange(
   const bands = bandsOf(after.body).map(bandRow)
   const looks = lookRows(ref, after.body)
   return {
-    counts: { uses: count, bands: bands.length, looks: looks.length },
+    counts: { uses: count, bands: bands.length },
     rows: {
       uses,
       bands: changedRows(bands, was ? bandsOf(was).map(bandRow) : []),
-      looks: changedRows(looks, was ? lookRows(ref, was) : []),
+      looks: changedLooks(looks, was ? lookRows(ref, was) : []),
     },
     exchanged,
   }

@@ -62,8 +62,9 @@ interface BandRow {
   readonly fill: string | null
   readonly hidden: boolean
 }
-interface LookRow {
-  readonly n: number
+/** A look of a record; none of them stands there twice, and they have no order. */
+export interface LookRow {
+  readonly key: string
   readonly look: string
   readonly count: number
 }
@@ -151,7 +152,11 @@ export function bandRow(band: Placed<BandEntry>, n: number): BandRow {
   return { n, section, kind, name, theme, fill: fill ? canonicalJson(fill) : null, hidden }
 }
 
-const lookRow = ({ key, count }: CountedLook, n: number): LookRow => ({ n, look: key, count })
+export const lookRow = ({ key: look, count }: CountedLook): LookRow => ({
+  key: hashOf(look).slice(0, 32),
+  look,
+  count,
+})
 
 /** Header and footer are counted where they are at hand, in every window; only pages are counted here. */
 export const lookRows = ({ kind }: RecordRef, body: Body): LookRow[] =>
@@ -232,7 +237,7 @@ export const bandColumns: Columns<Kept<BandRow>> = {
 export const lookColumns: Columns<Kept<LookRow>> = {
   record: 'bigint',
   site_id: 'text',
-  n: 'int',
+  key: 'text',
   look: 'text',
   count: 'int',
 }
@@ -256,11 +261,14 @@ export function keptRows<K extends keyof RecordIndex>(
 export const indexColumns = { uses: useColumns, bands: bandColumns, looks: lookColumns } as const
 export const indexTables = Object.keys(indexColumns) as Array<keyof RecordIndex>
 
+/** What tells the rows beside one record apart: their number, or what they say. */
+export const rowKeys = { uses: 'n', bands: 'n', looks: 'key' } as const
+
 /** Puts a row in the place of one that is other; one that is alike is not written. */
 export function exchange(table: keyof RecordIndex): string {
   const columns = Object.keys(indexColumns[table]).filter((name) => name !== 'record')
   const [old, fresh] = [table, 'excluded'].map((from) => columns.map((name) => `${from}.${name}`))
-  return `on conflict (record, n) do update
+  return `on conflict (record, ${rowKeys[table]}) do update
     set ${columns.map((name) => `${name} = excluded.${name}`).join(', ')}
     where (${old}) is distinct from (${fresh})`
 }
@@ -278,15 +286,14 @@ export async function addIndexes(
   }
 }
 
-/** Puts what is kept beside some records in place of what was. */
-export async function replaceIndexes(
-  siteId: string,
+/** Takes rows away that are not among those that records come to have: numbers from their count on, or other looks. */
+async function removeRows(
+  table: keyof RecordIndex,
   indexes: readonly IndexOfRecord[],
   transaction: Transaction,
 ): Promise<void> {
-  if (indexes.length === 0) return
   const numbers = indexes.map(({ no }) => no)
-  for (const table of indexTables) {
+  if (table !== 'looks') {
     const counts = indexes.map(({ index }) => index[table].length)
     await tell(
       `delete from ${table} l using unnest($1::bigint[], $2::int[]) as kept (record, count)
@@ -294,6 +301,26 @@ export async function replaceIndexes(
       [numbers, counts],
       transaction,
     )
+    return
+  }
+  const kept = indexes.flatMap(({ no, index }) => index.looks.map(({ key }) => [no, key] as const))
+  await tell(
+    `delete from looks where record = any($1::bigint[])
+       and (record, key) not in (select * from unnest($2::bigint[], $3::text[]))`,
+    [numbers, kept.map(([no]) => no), kept.map(([, key]) => key)],
+    transaction,
+  )
+}
+
+/** Puts what is kept beside some records in place of what was. */
+export async function replaceIndexes(
+  siteId: string,
+  indexes: readonly IndexOfRecord[],
+  transaction: Transaction,
+): Promise<void> {
+  if (indexes.length === 0) return
+  for (const table of indexTables) {
+    await removeRows(table, indexes, transaction)
     const columns = indexColumns[table] as typeof useColumns
     const rows = keptRows(siteId, indexes, table) as Array<Kept<UseRow>>
     await insertRows(table, columns, rows, transaction, exchange(table))
