@@ -68,7 +68,10 @@ const readings: ReadonlyArray<readonly [string, (megabytes: number) => () => voi
           pairs: [{ from: { value: '#1c5a54', within: 0 }, to: { value: '#334455' } }],
           scope: 'site' as const,
         }
-        applyChanges(css, changesOfHits(planSweep(css.palette, usesInFrame(css), request), css))
+        applyChanges(
+          css,
+          changesOfHits(planSweep(css.palette, usesInFrame(css), request), () => css),
+        )
       }
     },
   ],

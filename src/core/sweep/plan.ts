@@ -1,7 +1,7 @@
 import { type Color } from '../color'
 import { isStretch, type Change, type Json } from '../changes'
 import { decisionColor } from '../resolve'
-import { canonicalJson, isBound, type Palette } from '../site'
+import { canonicalJson, isBound, type ColorDecision, type Palette } from '../site'
 import { useKey, type Use } from '../uses'
 import { pairFor } from './match'
 import type { SweepRequest } from './pair'
@@ -27,35 +27,59 @@ function inScope({ doc }: Use, scope: SweepRequest['scope']): boolean {
   return scope === 'site' || doc === scope
 }
 
-/** What one use becomes; undefined where none of the pairs takes it, or nothing changes. */
-export function hitFor(palette: Palette, use: Use, request: SweepRequest): Hit | undefined {
-  const pair = pairFor(request.pairs, use)
+/** What a decision comes to by the pair that takes it. */
+interface Outcome {
+  readonly pair: number
+  readonly to: ColorDecision
+  readonly color: Color
+}
+
+function outcomeOf(palette: Palette, use: Use, pairs: SweepRequest['pairs']): Outcome | undefined {
+  const pair = pairFor(pairs, use)
   if (pair === undefined) return undefined
-  const replaced = request.pairs[pair]!
+  const to = decisionAfter(palette, use, pairs[pair]!)
+  return { pair, to, color: decisionColor(palette, to) }
+}
+
+/** Outcomes that were found, by the decisions that come to them: many uses share one. */
+type Outcomes = Map<ColorDecision, Outcome | undefined>
+
+/**
+ * What one use becomes; undefined where none of the pairs takes it, or nothing changes.
+ * `known` is of one palette and one request.
+ */
+export function hitFor(
+  palette: Palette,
+  use: Use,
+  { pairs }: SweepRequest,
+  known: Outcomes = new Map(),
+): Hit | undefined {
+  if (!known.has(use.decision)) known.set(use.decision, outcomeOf(palette, use, pairs))
+  const outcome = known.get(use.decision)
+  if (!outcome) return undefined
+  const { pair, to } = outcome
   // A slot holds a value; it does not refer to another slot.
-  if (use.place === 'palette' && isBound(replaced.to)) return undefined
-  const { text: before } = use
+  if (use.place === 'palette' && isBound(to)) return undefined
   const path = [...use.path]
-  const decision = decisionAfter(palette, use, replaced)
   const shared = { key: useKey(use), use, pair, beforeColor: use.color }
   if (use.start === undefined) {
-    if (canonicalJson(decision) === canonicalJson(use.decision)) return undefined
+    if (canonicalJson(to) === canonicalJson(use.decision)) return undefined
     return {
       ...shared,
-      after: isBound(decision) ? `slot ${decision.slot}` : decision.value,
-      afterColor: decisionColor(palette, decision),
-      becomesBound: isBound(decision),
-      change: { path, from: use.decision as Json, to: decision as Json },
+      after: isBound(to) ? `slot ${to.slot}` : to.value,
+      afterColor: outcome.color,
+      becomesBound: isBound(to),
+      change: { path, from: use.decision as Json, to: to as Json },
     }
   }
-  const after = textAfter(palette, use, replaced)
-  if (after === before) return undefined
+  const after = textAfter(palette, use, pairs[pair]!)
+  if (after === use.text) return undefined
   return {
     ...shared,
     after,
-    afterColor: textColorAfter(palette, use, replaced),
-    becomesBound: use.bindable && isBound(decision),
-    change: { path, at: use.start, out: before, in: after },
+    afterColor: textColorAfter(palette, use, pairs[pair]!),
+    becomesBound: use.bindable && isBound(to),
+    change: { path, at: use.start, out: use.text, in: after },
   }
 }
 
@@ -65,10 +89,11 @@ export function hitFor(palette: Palette, use: Use, request: SweepRequest): Hit |
  */
 export function planSweep(palette: Palette, uses: readonly Use[], request: SweepRequest): Hit[] {
   const { paints, scope } = request
+  const known: Outcomes = new Map()
   return uses
     .filter((use) => inScope(use, scope))
     .filter((use) => !paints || (paints as readonly string[]).includes(use.paints))
-    .flatMap((use) => hitFor(palette, use, request) ?? [])
+    .flatMap((use) => hitFor(palette, use, request, known) ?? [])
 }
 
 /** What a filter looks at, of a hit. */
@@ -76,6 +101,7 @@ export const facetsOf = ({ use, pair }: Pick<Hit, 'use' | 'pair'>): Facets => ({
 
 /** The hits that are carried out: all but those that were unticked. */
 export function chosenHits(hits: readonly Hit[], ticks: Ticks = {}): Hit[] {
+  if (!ticks.rules?.length && !ticks.except?.length) return [...hits]
   const isTicked = tickedBy(ticks)
   return hits.filter((hit) => isTicked(hit.key, facetsOf(hit)))
 }
@@ -84,11 +110,14 @@ export function chosenHits(hits: readonly Hit[], ticks: Ticks = {}): Hit[] {
  * The changes of the hits in one record, as they are made one after the other:
  * in one text from the last to the first, so that each stands where it was found.
  */
-export function changesOfHits(hits: readonly Hit[], record: unknown): Change[] {
+export function changesOfHits(hits: readonly Hit[], read: () => unknown): Change[] {
   const inBase64 = hits.filter(({ use }) => use.escape === 'base64')
   const changes = hits.filter(({ use }) => use.escape !== 'base64').map(({ change }) => change)
-  const texts = [...changes.filter(isStretch), ...recodedChanges(inBase64, record)]
+  const texts = [
+    ...changes.filter(isStretch),
+    ...(inBase64.length ? recodedChanges(inBase64, read()) : []),
+  ]
   texts.sort((a, b) => b.at - a.at)
   const others = changes.filter((change) => !isStretch(change))
-  return [...others, ...texts, ...rememberedChanges(hits, record)]
+  return [...others, ...texts, ...rememberedChanges(hits, read)]
 }

@@ -21,7 +21,10 @@ const swap: SweepRequest = {
 function swept(css: string): string {
   const frame = withCss(css)
   const uses = usesInFrame(frame, readSvgColors).filter(({ place }) => place === 'custom-css')
-  return applyChanges(frame, changesOfHits(planSweep(frame.palette, uses, swap), frame))!.customCss
+  return applyChanges(
+    frame,
+    changesOfHits(planSweep(frame.palette, uses, swap), () => frame),
+  )!.customCss
 }
 
 const held = (svg: string) =>

@@ -7,7 +7,14 @@ export type { Escape } from './escape'
 export type { FoundInCss } from './found-in-css'
 export { readSnippetColors, readSnippetTexts, type SnippetText } from './snippet-reader'
 export { usePartsIn, usesIn, usesInFrame, usesInSite, usesOnPage, usesUnder } from './find-uses'
-export { exchangedDecisions, type ExchangedDecision } from './exchanged'
+export {
+  exchangedDecisions,
+  exchangedText,
+  exchangeEverywhere,
+  textExchanges,
+  type ExchangedDecision,
+  type TextExchange,
+} from './exchanged'
 export { labelOfElement } from './places/body-uses'
 export { writtenDecision } from './places/decision-use'
 export { bandEntry, bandsOf, type BandEntry } from './bands'
@@ -16,6 +23,7 @@ export { pathOfText } from './places/pictures'
 export { placeIds, placeNames, type PlaceId } from './places/names'
 export {
   countLooks,
+  lookChanges,
   lookKey,
   looksOf,
   mergeLooks,

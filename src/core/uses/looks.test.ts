@@ -1,4 +1,7 @@
 import { demoSites } from '@demo/sites'
+import fc from 'fast-check'
+import { applyEdit } from '../edit'
+import { anyEditOf, type EditTypeName } from '../edit/any-edit.fixture'
 import { shownFacets, spotsOnPage, traceFacet } from '../resolve'
 import {
   siteDocs,
@@ -9,7 +12,7 @@ import {
   type SiteElement,
 } from '../site'
 import { bandsOf } from './bands'
-import { looksOf, mergeLooks, reachOf } from './looks'
+import { countLooks, lookChanges, looksOf, mergeLooks, reachOf, type CountedLook } from './looks'
 
 const site = demoSites[0]!
 const docs: SiteDocs = siteDocs(site.frame, site.pages)
@@ -83,4 +86,36 @@ test('what is taken away from a sum of looks leaves the others', () => {
   const taken = home!.map((look) => ({ ...look, count: -look.count }))
   const left = mergeLooks(mergeLooks(...looks), taken)
   expect(new Set(left)).toEqual(new Set(mergeLooks(frame!, ...rest)))
+})
+
+test('what changed of the looks is told by what changed of the body', () => {
+  const counted = (...lists: ReadonlyArray<readonly CountedLook[]>) => {
+    const counts = new Map<string, number>()
+    for (const { key, count } of lists.flat()) counts.set(key, (counts.get(key) ?? 0) + count)
+    return new Map([...counts].filter(([, count]) => count !== 0))
+  }
+  const kinds: EditTypeName[] = [
+    ...(['setSectionTheme', 'setSection', 'addSection', 'moveSection', 'removeSection'] as const),
+    ...(['setContent', 'addElements', 'moveElement', 'removeElement', 'wrapElement'] as const),
+    ...(['setLooks', 'giveStyle'] as const),
+  ]
+  const anyEdit = fc.oneof(...kinds.map((type) => anyEditOf(type, docs)))
+  const edits = fc.array(anyEdit, { minLength: 1, maxLength: 6 })
+  fc.assert(
+    fc.property(edits, (made) => {
+      const before = docs
+      const after = made.reduce((now, edit) => {
+        const result = applyEdit(now, edit)
+        return result.ok ? result.docs : now
+      }, before)
+      for (const [id, page] of Object.entries(after.pages)) {
+        const was = before.pages[id as PageId]
+        const changes = lookChanges(was?.body, page.body)
+        expect(counted(was ? countLooks(was.body) : [], changes)).toEqual(
+          counted(countLooks(page.body)),
+        )
+      }
+    }),
+    { seed: 20261128, numRuns: 100 },
+  )
 })

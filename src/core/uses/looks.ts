@@ -106,41 +106,57 @@ function lookOf(element: SiteElement): string {
   return text
 }
 
-/** A look by its key, and how many things look so. */
+/** A look by its key, and how many things look so; of a change, how many more, or fewer. */
 export interface CountedLook {
   readonly key: string
   readonly count: number
 }
 
-/** The looks of a body by their keys, in the order in which they are first met. */
-export function countLooks(body: Body): CountedLook[] {
-  const looks: Array<{ key: string; count: number }> = []
-  const themes = new Map<string, Map<string, { count: number }>>()
-  const add = (theme: string, text: string, key: () => string) => {
-    const own = themes.get(theme) ?? new Map<string, { count: number }>()
-    themes.set(theme, own)
-    const known = own.get(text)
-    if (known) known.count += 1
-    else {
-      const look = { key: key(), count: 1 }
-      own.set(text, look)
-      looks.push(look)
-    }
-  }
+/** All that has a look in a body, sections and their elements, each with the theme that it stands in. */
+function* thingsIn(body: Body): Generator<readonly [theme: string, Section, SiteElement?]> {
   for (const section of shownSections(body)) {
     const { theme } = section
-    const told = lookKey({
-      theme,
-      kind: 'section',
-      fill: paintIn(section.looks, { key: 'fill' }, 'rest'),
-    })
-    add(theme, told, () => told)
-    walkSection(body, section, (element) => {
-      const text = lookOf(element)
-      add(theme, text, () => `{${text},"theme":${JSON.stringify(theme)}}`)
-    })
+    yield [theme, section]
+    const elements: SiteElement[] = []
+    walkSection(body, section, (element) => elements.push(element))
+    for (const element of elements) yield [theme, section, element]
   }
-  return looks
+}
+
+const sectionKey = ({ theme, looks }: Section): string =>
+  lookKey({ theme, kind: 'section', fill: paintIn(looks, { key: 'fill' }, 'rest') })
+
+const elementKey = (theme: string, element: SiteElement): string =>
+  `{${lookOf(element)},"theme":${JSON.stringify(theme)}}`
+
+/** The looks of a body by their keys, in the order in which they are first met. */
+export function countLooks(body: Body): CountedLook[] {
+  return lookChanges(undefined, body)
+}
+
+/**
+ * How the looks of a body are counted otherwise than those of another, of which only what
+ * changed is looked at: a thing that is the same object in the same theme looks the same.
+ */
+export function lookChanges(before: Body | undefined, after: Body): CountedLook[] {
+  const was = new Map<Section | SiteElement, string>()
+  if (before)
+    for (const [theme, section, element] of thingsIn(before)) was.set(element ?? section, theme)
+  const counts = new Map<string, number>()
+  const count = (theme: string, section: Section, element: SiteElement | undefined, by: number) => {
+    const key = element ? elementKey(theme, element) : sectionKey(section)
+    counts.set(key, (counts.get(key) ?? 0) + by)
+  }
+  for (const [theme, section, element] of thingsIn(after)) {
+    if (was.get(element ?? section) === theme) was.delete(element ?? section)
+    else count(theme, section, element, 1)
+  }
+  if (before) {
+    for (const [theme, section, element] of thingsIn(before)) {
+      if (was.has(element ?? section)) count(theme, section, element, -1)
+    }
+  }
+  return [...counts].flatMap(([key, count]) => (count === 0 ? [] : [{ key, count }]))
 }
 
 export function looksOf(body: Body): Look[] {

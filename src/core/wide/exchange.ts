@@ -51,7 +51,8 @@ export const exchange = defineWide({
   reach: ({ asked, site }) => ({
     written: { pattern: kindOfExchange(asked).pattern(asked, site) },
   }),
-  plan({ asked, ticks, site }, { kind, id, record }) {
+  plan({ asked, ticks, site }, { kind, id, read }) {
+    const record = read()
     if (!record) return nothing
     const hits = tickedHits(hitsIn({ kind, id }, record, asked, site).hits, ticks)
     return hits.length ? { changes: changesOfExchange(hits), count: hits.length } : nothing

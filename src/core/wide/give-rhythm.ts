@@ -62,9 +62,10 @@ export const giveRhythm = defineWide({
     return ready({ rhythms })
   },
   reach: ({ rhythms }) => ({ pages: [...rhythms.keys()] }),
-  plan({ rhythms }, { kind, id, record }) {
-    if (kind !== 'page' || !record) return nothing
-    const { sections } = (record as Page).body
+  plan({ rhythms }, { kind, id, read }) {
+    const page = kind === 'page' ? (read() as Page | undefined) : undefined
+    if (!page) return nothing
+    const { sections } = page.body
     const changes = [...(rhythms.get(id as PageId) ?? [])].flatMap(([section, theme]): Change[] => {
       const found = sections[section]
       if (!found || (found.theme === theme && !found.blend)) return []

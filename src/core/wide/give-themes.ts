@@ -48,7 +48,8 @@ export const giveThemes = defineWide({
     const pages = docs.filter((doc): doc is PageId => doc !== 'frame')
     return { frame: byDoc.has('frame'), pages }
   },
-  plan({ byDoc }, { kind, id, record }) {
+  plan({ byDoc }, { kind, id, read }) {
+    const record = read()
     if ((kind !== 'frame' && kind !== 'page') || !record) return nothing
     const { sections } = (record as Frame | Page).body
     const changes = (byDoc.get(id as DocId) ?? []).flatMap(({ section, theme }): Change[] => {

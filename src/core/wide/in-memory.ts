@@ -94,7 +94,7 @@ export function planInMemory(docs: SiteDocs, intent: WideIntent, target?: SiteDo
     const planned = kind.plan(prepared.value, {
       kind: of,
       id,
-      record,
+      read: () => record,
       uses: own,
       ...(target ? { target: recordAt(target, each) } : {}),
     })

@@ -33,11 +33,11 @@ export const removeSlot = defineWide({
     return ready({ slot, frame, request })
   },
   reach: ({ slot }) => ({ frame: true, uses: { slots: [slot], colors: [] } }),
-  plan({ slot, frame, request }, { kind, uses, record }) {
+  plan({ slot, frame, request }, { kind, uses, read }) {
     const hits = planSweep(frame.palette, uses, request)
     const { slots, order } = frame.palette
     const own = kind === 'frame' ? withoutSlot(slot, slots[slot], order) : []
-    return { changes: [...changesOfHits(hits, record), ...own], count: hits.length }
+    return { changes: [...changesOfHits(hits, read), ...own], count: hits.length }
   },
   describe: ({ slot, frame }, count) =>
     `Slot ${slotName(frame.palette, slot)} removed, ${many(count, 'use')} given to another colour`,

@@ -31,9 +31,9 @@ export const removeTheme = defineWide({
     return ready({ theme, to, frame })
   },
   reach: ({ theme }) => ({ frame: true, theme }),
-  plan({ theme, to, frame }, { kind, record }) {
+  plan({ theme, to, frame }, { kind, read }) {
     if (kind !== 'frame' && kind !== 'page') return nothing
-    const { sections } = (record as Frame | Page).body
+    const { sections } = (read() as Frame | Page).body
     const given = Object.values(sections)
       .filter((section) => section.theme === theme)
       .map(({ id }): Change => ({ path: ['body', 'sections', id, 'theme'], from: theme, to }))

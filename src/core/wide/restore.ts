@@ -13,8 +13,8 @@ export const restore = defineWide({
     return name === undefined ? refuse('checkpoint-gone') : ready({ checkpoint, name })
   },
   reach: ({ checkpoint }) => ({ checkpoint }),
-  plan(_ready, { record, target }) {
-    const changes = changesOfRecord(record, target)
+  plan(_ready, { read, target }) {
+    const changes = changesOfRecord(read(), target)
     return { changes, count: changes.length ? 1 : 0 }
   },
   describe: ({ name }) => `Back to the checkpoint “${name}”`,

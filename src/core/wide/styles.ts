@@ -133,9 +133,9 @@ export const exchangeStyle = defineWide({
     return ready({ ...intent, to, lost, frame })
   },
   reach: ({ style }) => ({ frame: true, looks: { style } }),
-  plan({ style, to, lost, keep, remove }, { kind, record }) {
+  plan({ style, to, lost, keep, remove }, { kind, read }) {
     if (kind !== 'frame' && kind !== 'page') return nothing
-    const before = record as Frame | Page
+    const before = read() as Frame | Page
     const { record: after, count } = withElements(before, (element) =>
       element.style === style ? dressed(element, to, lost) : element,
     )
@@ -251,9 +251,9 @@ function themesOf(body: Body): ReadonlyMap<string, string> {
   return found
 }
 
-function planLift(lift: Lift, { kind, record }: Subject): Planned {
+function planLift(lift: Lift, { kind, read }: Subject): Planned {
   if (kind !== 'frame' && kind !== 'page') return nothing
-  const before = record as Frame | Page
+  const before = read() as Frame | Page
   const base = kind === 'frame' ? lift.after : before
   const themes = themesOf(before.body)
   const { record: after, count } = withElements(base, (element) =>

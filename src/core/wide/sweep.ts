@@ -52,9 +52,9 @@ export const sweep = defineWide({
     return ready({ request, frame, question: questionOf(request, colors) })
   },
   reach: ({ question }) => ({ uses: question }),
-  plan({ request, frame }, { uses, record }) {
+  plan({ request, frame }, { uses, read }) {
     const hits = chosenHits(planSweep(frame.palette, uses, request), request.ticks)
-    return hits.length ? { changes: changesOfHits(hits, record), count: hits.length } : nothing
+    return hits.length ? { changes: changesOfHits(hits, read), count: hits.length } : nothing
   },
   describe({ request: { pairs }, frame }, count) {
     const docs = siteDocs(frame)

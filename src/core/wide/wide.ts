@@ -62,8 +62,8 @@ export interface Known {
 
 /** One record that a wide edit looks at. */
 export interface Subject extends RecordRef {
-  /** Undefined where it is not there, and only a checkpoint has it. */
-  readonly record: SiteRecord | undefined
+  /** What it is, read when it is asked for; undefined where it is not there, and only a checkpoint has it. */
+  readonly read: () => SiteRecord | undefined
   /** Its uses that were asked for, in the colours of the palette. */
   readonly uses: readonly Use[]
   /** What it is in the checkpoint that was asked for. */

@@ -1,27 +1,29 @@
 import type { Transaction } from 'sequelize'
 import type { Change } from '@/core/changes'
-import type { RecordRef, SiteRecord } from '@/core/site'
+import type { RecordRef } from '@/core/site'
 import { insertLong, insertRows, select, tell, type Columns } from '../database/sets'
-import { putContents, type ReadyWrite } from '../records'
+import { putContents, type Written } from '../records'
 import {
   bandColumns,
   exchange,
   indexColumns,
-  indexTables,
   lookColumns,
   readersVersion,
   useColumns,
-  type RecordIndex,
 } from '../uses/rows'
-import { indexChangeOf, stagedTables, type ExchangedRow } from '../uses/index-change'
+import {
+  stagedTables,
+  type EverywhereRow,
+  type ExchangedRow,
+  type IndexChange,
+} from '../uses/index-change'
 
 /** One record as a wide edit would leave it, beside the site until all are ready. */
 export interface Staged extends RecordRef {
   /** The hash of the record that it was planned on; null where there was none. */
   readonly base: string | null
-  readonly before: SiteRecord | undefined
   /** Absent where the record goes. */
-  readonly write?: ReadyWrite
+  readonly becomes?: { readonly write: Written; readonly index: IndexChange }
   readonly changes: readonly Change[]
   readonly counted: number
 }
@@ -39,7 +41,7 @@ interface StagedRow {
   readonly readers: number
   readonly index_hash: string | null
   readonly uses: number | null
-  readonly bands: number
+  readonly bands: number | null
   readonly changes: string
   readonly counted: number
 }
@@ -76,6 +78,19 @@ const exchangedColumns: Columns<ExchangedRow & { readonly job: string; readonly 
   shade: 'text',
   written: 'text',
 }
+const everywhereColumns: Columns<EverywhereRow & { readonly job: string; readonly at: number }> = {
+  job: 'text',
+  at: 'int',
+  from_text: 'text',
+  to_text: 'text',
+  from_slot: 'text',
+  from_shade: 'text',
+  from_written: 'text',
+  color: 'text',
+  slot: 'text',
+  shade: 'text',
+  written: 'text',
+}
 
 /** Puts some records beside the site; their contents where all contents lie, for nothing refers to them yet. */
 export async function stage(
@@ -84,43 +99,62 @@ export async function stage(
   first: number,
   records: readonly Staged[],
 ): Promise<void> {
-  const writes = records.flatMap(({ write }) => (write ? [write] : []))
-  await putContents(siteId, writes)
-  const indexes = await Promise.all(
-    records.map(
-      ({ kind, id, before, write, changes }) =>
-        write && indexChangeOf({ kind, id }, before, write.record, changes),
-    ),
-  )
-  const rows = records.map(({ kind, id, base, write, changes, counted }, i): StagedRow => ({
+  const becoming = records.flatMap(({ becomes }) => (becomes ? [becomes.write] : []))
+  await putContents(siteId, becoming)
+  const rows = records.map(({ kind, id, base, becomes, changes, counted }, i): StagedRow => ({
     job,
     at: first + i,
     kind,
     id,
     base_hash: base,
-    hash: write?.content.hash ?? null,
-    title: write?.listed.title ?? null,
-    path: write?.listed.path ?? null,
-    position: write?.listed.position ?? null,
+    hash: becomes?.write.content.hash ?? null,
+    title: becomes?.write.listed.title ?? null,
+    path: becomes?.write.listed.path ?? null,
+    position: becomes?.write.listed.position ?? null,
     readers: readersVersion,
-    index_hash: write?.indexHash ?? null,
-    uses: indexes[i] ? indexes[i].counts.uses : 0,
-    bands: indexes[i]?.counts.bands ?? 0,
+    index_hash: becomes?.write.indexHash ?? null,
+    uses: becomes ? becomes.index.counts.uses : 0,
+    bands: becomes ? becomes.index.counts.bands : 0,
     changes: JSON.stringify(changes),
     counted,
   }))
   await insertLong('staged_records', stagedColumns, rows, undefined)
-  const rowsOf = <K extends keyof RecordIndex>(table: K) =>
-    indexes.flatMap((index, i) =>
-      (index?.rows[table] ?? []).map((row) => ({ ...row, site_id: siteId, job, at: first + i })),
+  const rowsOf = <Row extends object>(of: (index: IndexChange) => readonly Row[]) =>
+    records.flatMap(({ becomes }, i) =>
+      becomes
+        ? of(becomes.index).map((row) => ({ ...row, site_id: siteId, job, at: first + i }))
+        : [],
     )
-  await insertRows('staged_uses', beside(useColumns) as never, rowsOf('uses'), undefined)
-  await insertRows('staged_bands', beside(bandColumns) as never, rowsOf('bands'), undefined)
-  await insertRows('staged_looks', beside(lookColumns) as never, rowsOf('looks'), undefined)
-  const exchanged = indexes.flatMap((index, i) =>
-    (index?.exchanged ?? []).map((row) => ({ ...row, job, at: first + i })),
+  await insertRows(
+    'staged_uses',
+    beside(useColumns),
+    rowsOf(({ rows: { uses } }) => uses),
+    undefined,
   )
-  await insertRows('staged_decisions', exchangedColumns, exchanged, undefined)
+  await insertRows(
+    'staged_bands',
+    beside(bandColumns),
+    rowsOf(({ rows: { bands } }) => bands),
+    undefined,
+  )
+  await insertRows(
+    'staged_looks',
+    beside(lookColumns),
+    rowsOf(({ rows: { looks } }) => looks),
+    undefined,
+  )
+  await insertRows(
+    'staged_decisions',
+    exchangedColumns,
+    rowsOf(({ exchanged }) => exchanged),
+    undefined,
+  )
+  await insertRows(
+    'staged_exchanges',
+    everywhereColumns,
+    rowsOf(({ everywhere }) => everywhere),
+    undefined,
+  )
 }
 
 /** Tells the database how much stands beside its sites: it plans the exchange of rows by that, and its own survey is late. */
@@ -221,41 +255,106 @@ export async function putStaged(
      from staged_records s join contents c on c.site_id = $2 and c.hash = s.hash
      where s.job = $1 and s.kind = 'frame' and t.id = $2 and t.name <> c.body::jsonb ->> 'name'`,
   )
-  for (const table of indexTables) await putRows(table, job, siteId, transaction)
+  for (const table of ['uses', 'bands'] as const) await putRows(table, job, siteId, transaction)
+  await exchangeEverywhere(job, siteId, transaction)
+  await putLooks(job, siteId, transaction)
   await exchangeDecisions(job, siteId, transaction)
 }
 
+const come = 'color = d.color, slot = d.slot, shade = d.shade, written = d.written'
+
 /** Uses that are where they were come to what was decided in their place. */
-const exchangeDecisions = (job: string, siteId: string, transaction: Transaction): Promise<void> =>
-  tell(
-    `update uses u set color = d.color, slot = d.slot, shade = d.shade, written = d.written
-     ${joined} join staged_decisions d on d.job = s.job and d.at = s.at
+async function exchangeDecisions(
+  job: string,
+  siteId: string,
+  transaction: Transaction,
+): Promise<void> {
+  await tell(
+    `update uses u set ${come} ${joined} join staged_decisions d on d.job = s.job and d.at = s.at
      where s.job = $1 and u.record = r.no and u.path = d.path and u.start is null`,
     [job, siteId],
     transaction,
   )
+}
 
-/** What is kept beside the staged records: rows behind the last and looks that are no longer there go, those that are other are exchanged. */
+/**
+ * Where all of some decisions of a record were exchanged, what is kept beside it is exchanged
+ * where it is; looks are taken out, to be put as what they come to.
+ */
+async function exchangeEverywhere(
+  job: string,
+  siteId: string,
+  transaction: Transaction,
+): Promise<void> {
+  await tell(
+    `update uses u set ${come} ${joined} join staged_exchanges d on d.job = s.job and d.at = s.at
+     where s.job = $1 and u.record = r.no and u.start is null and u.written = d.from_written
+       and u.slot is not distinct from d.from_slot and u.shade is not distinct from d.from_shade`,
+    [job, siteId],
+    transaction,
+  )
+  const some = `(select r.no, s.at, array_agg(d.from_text) as froms, array_agg(d.to_text) as tos
+    ${joined} join staged_exchanges d on d.job = s.job and d.at = s.at
+    where s.job = $1 group by 1, 2) s`
+  const holding = (text: string) =>
+    `exists (select from unnest(s.froms) f where position(f in ${text}) > 0)`
+  await tell(
+    `update bands b set fill = exchanged(b.fill, s.froms, s.tos) from ${some}
+     where b.record = s.no and b.fill is not null and ${holding('b.fill')}`,
+    [job, siteId],
+    transaction,
+  )
+  await tell(
+    `with gone as (
+       delete from looks l using ${some} where l.record = s.no and ${holding('l.look')}
+       returning s.at, l.count, exchanged(l.look, s.froms, s.tos) as look)
+     insert into staged_looks (job, at, site_id, key, look, count)
+     select $1, at, $2, left(encode(sha256(convert_to(look, 'UTF8')), 'hex'), 32), look, sum(count)
+     from gone group by at, look`,
+    [job, siteId],
+    transaction,
+  )
+}
+
+/** Numbered rows beside the staged records: those behind the last go, those that are other are exchanged. */
 async function putRows(
-  table: keyof RecordIndex,
+  table: 'uses' | 'bands',
   job: string,
   siteId: string,
   transaction: Transaction,
 ): Promise<void> {
   const columns = Object.keys(indexColumns[table]).filter((name) => name !== 'record')
-  const gone =
-    table === 'looks'
-      ? `using (select r.no, l.key ${joined} join staged_looks l on l.job = s.job and l.at = s.at
-           where s.job = $1 and l.count = 0) s where l.record = s.no and l.key = s.key`
-      : `using (select r.no, s.${table} as count ${joined} where s.job = $1) s
-         where l.record = s.no and l.n >= s.count`
-  await tell(`delete from ${table} l ${gone}`, [job, siteId], transaction)
-  const there = table === 'looks' ? 'and l.count > 0' : ''
+  await tell(
+    `delete from ${table} l using (select r.no, s.${table} as count ${joined} where s.job = $1) s
+     where l.record = s.no and l.n >= s.count`,
+    [job, siteId],
+    transaction,
+  )
   await tell(
     `insert into ${table} (record, ${columns.join(', ')})
      select r.no, ${columns.map((name) => `l.${name}`).join(', ')} ${joined}
        join staged_${table} l on l.job = s.job and l.at = s.at
-     where s.job = $1 ${there} ${exchange(table)}`,
+     where s.job = $1 ${exchange(table)}`,
+    [job, siteId],
+    transaction,
+  )
+}
+
+/** Looks beside the staged records: there come to be more of each, or fewer, or none. */
+async function putLooks(job: string, siteId: string, transaction: Transaction): Promise<void> {
+  await tell(
+    `insert into looks as k (record, site_id, key, look, count)
+     select r.no, $2, l.key, l.look, l.count ${joined}
+       join staged_looks l on l.job = s.job and l.at = s.at
+     where s.job = $1
+     on conflict (record, key) do update set count = k.count + excluded.count`,
+    [job, siteId],
+    transaction,
+  )
+  await tell(
+    `delete from looks k using (select r.no, l.key ${joined}
+         join staged_looks l on l.job = s.job and l.at = s.at where s.job = $1 and l.count < 0) s
+     where k.record = s.no and k.key = s.key and k.count = 0`,
     [job, siteId],
     transaction,
   )

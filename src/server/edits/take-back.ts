@@ -65,12 +65,13 @@ function labelOf(ref: RecordRef, before: SiteRecord, change: Change): string {
 }
 
 function planRecord(
-  { kind, id, record }: Looked,
+  { kind, id, read }: Looked,
   before: SiteRecord | undefined,
   changes: readonly Change[],
   { touched }: Gathered,
 ): RecordPlan | undefined {
   const ref = { kind, id }
+  const record = read()
   if (!record || !before) {
     touched.set(recordKey(ref), { count: changes.length, labels: [`${kind} ${id}, which is gone`] })
     return undefined

@@ -1,14 +1,14 @@
 import { randomUUID } from 'node:crypto'
 import type { CreationAttributes, Transaction } from 'sequelize'
-import { applyChanges, ChangeUnfit, type Change } from '@/core/changes'
-import type { EditProblem } from '@/core/edit'
+import type { Change } from '@/core/changes'
 import { done, refused, type JobResult, type Result, type Saved } from '@/core/payloads'
-import { frameRef, type RecordRef, type SiteRecord } from '@/core/site'
+import { frameRef, recordKey, type SiteRecord } from '@/core/site'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import type { EditRow, SiteRow } from '../database/models'
-import { faultOf, loadStates, readyWrite, statesOf, type LoadedRecord } from '../records'
+import { loadStored, statesOf } from '../records'
 import type { ReachedRecord } from '../uses/questions'
+import { becoming, Refused } from './becoming'
 import { abandonUndone, addToHistory, changeAndTell } from './change-site'
 import {
   keepStagedChanges,
@@ -31,9 +31,10 @@ export interface RecordPlan {
   readonly counted: number
 }
 
-/** A record that a plan looks at; where only a checkpoint has it, there is none. */
+/** A record that a plan looks at. */
 export interface Looked extends ReachedRecord {
-  readonly record: SiteRecord | undefined
+  /** What it is, read when it is asked for; where only a checkpoint has it, nothing. */
+  readonly read: () => SiteRecord | undefined
 }
 
 /** How a change of many records is planned: what holds for all of them, which they are, what becomes of each. */
@@ -75,35 +76,6 @@ export interface WorkWatch {
 export const unwatched: WorkWatch = { report: () => undefined, isCancelled: () => false }
 
 class Cancelled extends Error {}
-/** A record of many cannot become what was planned: nothing of it is carried out. */
-export class Refused extends Error {
-  constructor(readonly problem: EditProblem) {
-    super(problem)
-  }
-}
-
-/** What a record becomes by its changes, checked; throws where it could not be stored. */
-function staged(looked: Looked, { changes, counted }: RecordPlan): Staged {
-  const { kind, id, hash: base, record: before } = looked
-  let after: SiteRecord | undefined
-  try {
-    after = applyChanges(before, changes)
-  } catch (error) {
-    if (error instanceof ChangeUnfit) throw new Refused('text-changed')
-    throw error
-  }
-  const fault = after && faultOf(kind, after, before)
-  if (fault) throw new Refused(fault)
-  const ref: RecordRef = { kind, id }
-  return {
-    ...ref,
-    base,
-    before,
-    changes,
-    counted,
-    ...(after ? { write: readyWrite(ref, after) } : {}),
-  }
-}
 
 interface Run<Ready> {
   readonly job: string
@@ -119,21 +91,26 @@ async function planRecords<Ready>(
   batch: readonly ReachedRecord[],
   transaction?: Transaction,
 ): Promise<Staged[]> {
+  if (batch.length === 0) return []
   const there = batch.filter((each): each is ReachedRecord & { hash: string } => !!each.hash)
-  const states = there.map((each) => ({ ...each, no: '' }))
-  const loaded = await loadStates(siteId, states, transaction, false)
-  const records = new Map<string, LoadedRecord>(
-    loaded.map((each) => [`${each.kind}/${each.id}`, each]),
-  )
+  const loaded = await loadStored(siteId, there, transaction)
+  const stored = new Map(loaded.map((each) => [recordKey(each), each]))
   const looked = batch.map((each) => ({
     ...each,
-    record: records.get(`${each.kind}/${each.id}`)?.record,
+    read: () => stored.get(recordKey(each))?.read(),
   }))
   const plans = await plan.plan(ready, looked, transaction)
-  return looked.flatMap((each, i) => {
+  const changing = looked.flatMap((each, i) => {
     const own = plans[i]
-    return own && own.changes.length > 0 ? [staged(each, own)] : []
+    return own?.changes.length ? [{ ...each, ...own, stored: stored.get(recordKey(each)) }] : []
   })
+  return Promise.all(changing.map(becoming))
+}
+
+/** Work that is waited for later: until then nobody else hears that it failed. */
+function later<T>(work: Promise<T>): Promise<T> {
+  work.catch(() => undefined)
+  return work
 }
 
 /** Plans records some at a time and puts what they become beside the site. */
@@ -145,22 +122,27 @@ async function stageRecords<Ready>(
   transaction?: Transaction,
 ): Promise<number> {
   const { job, siteId, watch } = run
+  const planFrom = (at: number) =>
+    later(planRecords(run, ready, reached.slice(at, at + AT_ONCE), transaction))
   let count = first
-  // While the database writes some, the next are planned.
+  // While the database writes some, and reads the next, others are planned.
   let writing: Promise<unknown> = Promise.resolve()
+  let planning = planFrom(0)
   try {
     for (let at = 0; at < reached.length; at += AT_ONCE) {
       if (watch.isCancelled()) throw new Cancelled()
-      const batch = reached.slice(at, at + AT_ONCE)
-      const changed = await planRecords(run, ready, batch, transaction)
+      const changed = await planning
+      planning = planFrom(at + AT_ONCE)
       await writing
-      writing = stage(job, siteId, count, changed)
+      writing = later(stage(job, siteId, count, changed))
       count += changed.length
-      watch.report((0.9 * (at + batch.length)) / reached.length, 'planning')
+      watch.report((0.9 * Math.min(at + AT_ONCE, reached.length)) / reached.length, 'planning')
     }
   } finally {
-    await writing
+    // Nothing goes on behind the back of whoever goes on from here.
+    await Promise.allSettled([planning, writing])
   }
+  await writing
   if (reached.length > AT_ONCE) await surveyStaged()
   return count
 }

@@ -20,14 +20,8 @@ import { looseColors, reachedRecords } from '../uses/questions'
 import { namesOf } from '../uses/names'
 import { keepCheckpoint } from './checkpoints'
 import { pictureChanges } from './picture-changes'
-import {
-  Refused,
-  runWide,
-  type Looked,
-  type RecordPlan,
-  type WidePlan,
-  type WorkWatch,
-} from './wide-run'
+import { Refused } from './becoming'
+import { runWide, type Looked, type RecordPlan, type WidePlan, type WorkWatch } from './wide-run'
 
 /** What a kind wants to know of the whole site. */
 async function knownOf(
@@ -105,13 +99,14 @@ async function movedOn(
 }
 
 /** A record as it is planned on: of a picture with uses in base64, whose letters hang on one another, with the text of its file. */
-async function asPlansSee(
-  record: SiteRecord | undefined,
-  uses: readonly Use[],
-): Promise<SiteRecord | undefined> {
+async function asPlansSee(read: Looked['read'], uses: readonly Use[]): Promise<Looked['read']> {
   const isInFile = uses.some(({ escape, place }) => escape === 'base64' && place === 'pictures')
-  const text = isInFile ? await vectorText((record as Picture).file) : undefined
-  return text === undefined ? record : ({ ...record, file: { text } } as unknown as SiteRecord)
+  if (!isInFile) return read
+  const record = read()
+  const text = await vectorText((record as Picture).file)
+  if (text === undefined) return read
+  const withText = { ...record, file: { text } } as unknown as SiteRecord
+  return () => withText
 }
 
 function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<ReadyIntent> {
@@ -133,19 +128,20 @@ function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<Read
     async plan(ready, records, transaction) {
       const uses = await usesOf(siteId, ready, records, transaction)
       const targets = await targetsOf(siteId, records, transaction)
-      const planOne = async ({ kind: of, id, record }: Looked): Promise<RecordPlan | undefined> => {
+      const planOne = async ({ kind: of, id, read }: Looked): Promise<RecordPlan | undefined> => {
         const key = recordKey({ kind: of, id })
         const own = uses.get(key) ?? []
         const { changes, count } = kind.plan(ready.value, {
           kind: of,
           id,
-          record: await asPlansSee(record, own),
+          read: await asPlansSee(read, own),
           uses: own,
           ...(targets.has(key) ? { target: targets.get(key)! } : {}),
         })
         if (changes.length === 0) return undefined
-        if (of !== 'picture' || !record) return { changes, counted: count }
-        const ofPicture = await pictureChanges(record as Picture, changes)
+        const picture = of === 'picture' ? (read() as Picture | undefined) : undefined
+        if (!picture) return { changes, counted: count }
+        const ofPicture = await pictureChanges(picture, changes)
         if (!ofPicture) throw new Refused('text-changed')
         return { changes: ofPicture, counted: count }
       }

@@ -13,6 +13,7 @@ import * as escapes from './009-escapes'
 import * as tones from './010-tones'
 import * as recipes from './011-recipes'
 import * as looksByKey from './012-looks-by-key'
+import * as exchangedTexts from './013-exchanged-texts'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -33,6 +34,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '010-tones': tones,
   '011-recipes': recipes,
   '012-looks-by-key': looksByKey,
+  '013-exchanged-texts': exchangedTexts,
 }
 
 export const migrationNames = Object.keys(migrations)

@@ -46,6 +46,7 @@ test('a database of the version before comes up with everything that was in it',
     '010-tones',
     '011-recipes',
     '012-looks-by-key',
+    '013-exchanged-texts',
   ])
   expect(await bringUpToDate()).toBeGreaterThan(10)
   const docs = await loadWhole(site)

@@ -4,14 +4,16 @@ export {
   loadFrame,
   loadRecords,
   loadStates,
+  loadStored,
   loadWhole,
   statesOf,
   statesOfKind,
   type LoadedRecord,
   type RecordState,
+  type StoredRecord,
 } from './load'
 export { faultOf } from './fault'
-export { contentOf, hashOf, readContent, type Content } from './stored'
+export { contentOf, hashOf, readContent, rewritten, type Content } from './stored'
 export {
   putContents,
   keepReady,
@@ -21,6 +23,7 @@ export {
   writeRecords,
   type ReadyWrite,
   type RecordWrite,
+  type Written,
 } from './store'
 export { keepSnapshot, keepStates, snapshotStates } from './snapshots'
 export { daysOfGrace, keepTidyAway, tidyUp } from './tidy'

@@ -11,7 +11,8 @@ import {
   type SiteRecord,
 } from '@/core/site'
 import { select } from '../database/sets'
-import { keptRecord, readContent } from './stored'
+import { keptRecord, readContent, type Content } from './stored'
+import type { Listed } from './store'
 
 /** Which record it is, and the state that it is in. */
 export interface RecordState extends RecordRef {
@@ -21,6 +22,13 @@ export interface RecordState extends RecordRef {
 
 export interface LoadedRecord extends RecordState {
   readonly record: SiteRecord
+}
+
+/** A record as it is stored: its text, and what lists tell of it. It is read when it is asked for. */
+export interface StoredRecord extends RecordRef {
+  readonly content: Content
+  readonly listed: Listed
+  readonly read: () => SiteRecord
 }
 
 interface Row extends RecordState {
@@ -88,6 +96,38 @@ export const loadStates = (
   transaction?: Transaction,
   remember = true,
 ): Promise<LoadedRecord[]> => read(states, siteId, transaction, remember)
+
+/** Some records in the states that are given, as they are stored: reading each is for whoever needs it. */
+export async function loadStored(
+  siteId: string,
+  states: ReadonlyArray<RecordRef & Pick<RecordState, 'hash'>>,
+  transaction: Transaction | undefined,
+): Promise<StoredRecord[]> {
+  const rows = await select<RecordRef & Content & Listed>(
+    `select s.kind, s.id, s.hash, r.title, r.path, r.position,
+       coalesce(c.schema, 0) as schema, coalesce(c.body, '') as body
+     from unnest($2::text[], $3::text[], $4::text[]) as s (kind, id, hash)
+       join records r on r.site_id = $1 and r.kind = s.kind and r.id = s.id
+       left join contents c on c.site_id = $1 and c.hash = s.hash`,
+    [
+      siteId,
+      states.map(({ kind }) => kind),
+      states.map(({ id }) => id),
+      states.map(({ hash }) => hash),
+    ],
+    transaction,
+  )
+  return rows.map(({ kind, id, title, path, position, ...content }) => {
+    let record: SiteRecord | undefined
+    return {
+      kind,
+      id,
+      content,
+      listed: { title, path, position },
+      read: () => (record ??= readContent(kind, content, { remember: false })),
+    }
+  })
+}
 
 export async function loadRecords(
   siteId: string,

@@ -39,7 +39,7 @@ const contentColumns: Columns<ContentRow> = {
 }
 
 /** What lists of records tell: a page by its title, file name and place, a file by its name. */
-interface Listed {
+export interface Listed {
   readonly title: string | null
   readonly path: string | null
   readonly position: string | null
@@ -78,15 +78,19 @@ const recordColumns: Columns<RecordRow> = {
   index_hash: 'text',
 }
 
-/** A record with all that is kept of it. */
-export interface ReadyWrite extends RecordRef {
-  /** As it is stored: the order of members, which the readers follow, is that of the text. */
-  readonly record: SiteRecord
+/** What is kept of a record, but for what the readers say of it. */
+export interface Written extends RecordRef {
   readonly content: Content
   readonly listed: Listed
+  readonly indexHash: string
+}
+
+/** A record with all that is kept of it. */
+export interface ReadyWrite extends Written {
+  /** As it is stored: the order of members, which the readers follow, is that of the text. */
+  readonly record: SiteRecord
   /** What the readers say of it; read when it is asked for. */
   readonly index: () => Promise<RecordIndex>
-  readonly indexHash: string
 }
 
 /** Records that are written again and again, made ready once. */
@@ -164,7 +168,7 @@ async function numbersOf(
  */
 export function putContents(
   siteId: string,
-  writes: readonly ReadyWrite[],
+  writes: readonly Written[],
   transaction?: Transaction,
 ): Promise<void> {
   const rows = writes.map(({ kind, content }) => ({ ...content, site_id: siteId, kind }))

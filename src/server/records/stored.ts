@@ -24,6 +24,17 @@ export function contentOf(kind: RecordKind, record: SiteRecord): Content {
   return { hash: hashOf(body), schema: recordKinds[kind].version, body }
 }
 
+/** What a text of today's shape comes to once decisions in it are exchanged; undefined where it is of another shape, or not what was stored. */
+export function rewritten(
+  kind: RecordKind,
+  { hash, schema, body }: Content,
+  rewrite: (body: string) => string | undefined,
+): Content | undefined {
+  if (schema !== recordKinds[kind].version || hashOf(body) !== hash) return undefined
+  const after = rewrite(body)
+  return after === undefined ? undefined : { hash: hashOf(after), schema, body: after }
+}
+
 /** Most text that is kept as records that were read, in UTF-16 units. */
 const MOST_KEPT = 8_000_000
 

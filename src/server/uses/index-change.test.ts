@@ -12,9 +12,12 @@ const ref = (page: Page) => ({ kind: 'page' as const, id: page.id })
 
 /** Looks have no order: they stand here by their keys. */
 const byKey = (looks: RecordIndex['looks']) => [...looks].sort((a, b) => (a.key < b.key ? -1 : 1))
-const putLooks = (old: RecordIndex['looks'], fresh: RecordIndex['looks']) => {
-  const all = new Map([...old, ...fresh].map((row) => [row.key, row]))
-  return byKey([...all.values()].filter(({ count }) => count > 0))
+const putLooks = (old: RecordIndex['looks'], more: RecordIndex['looks']) => {
+  const all = new Map(old.map((row) => [row.key, row]))
+  for (const row of more) {
+    all.set(row.key, { ...row, count: (all.get(row.key)?.count ?? 0) + row.count })
+  }
+  return byKey([...all.values()].filter(({ count }) => count !== 0))
 }
 const readersSay = (page: Page): RecordIndex => {
   const index = indexOfText(ref(page), page)

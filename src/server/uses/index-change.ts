@@ -1,21 +1,28 @@
 import type { Change } from '@/core/changes'
 import { readSvgColors } from '@/core/markup'
-import type { Frame, Page, Picture, RecordRef, SiteRecord } from '@/core/site'
+import {
+  canonicalJson,
+  type Frame,
+  type Page,
+  type Picture,
+  type RecordRef,
+  type SiteRecord,
+} from '@/core/site'
 import {
   bandsOf,
   exchangedDecisions,
   usePartsIn,
   writtenDecision,
   type ExchangedDecision,
+  type TextExchange,
   type UsePart,
 } from '@/core/uses'
 import {
   bandRow,
-  lookRows,
+  lookChangeRows,
   pictureIndex,
   useRow,
   writtenRow,
-  type LookRow,
   type RecordIndex,
   type UseRow,
 } from './rows'
@@ -26,19 +33,31 @@ export const stagedTables = [
   'staged_bands',
   'staged_looks',
   'staged_decisions',
+  'staged_exchanges',
 ] as const
 
 /** What a decision comes to, in the row of its use. */
 export type ExchangedRow = Pick<UseRow, 'path' | 'color' | 'slot' | 'shade' | 'written'>
 
+/** What all uses of a decision come to. */
+export interface EverywhereRow extends Omit<ExchangedRow, 'path'> {
+  readonly from_text: string
+  readonly to_text: string
+  readonly from_slot: string | null
+  readonly from_shade: string | null
+  readonly from_written: string
+}
+
 /** What an index comes to from one state of a record to another. */
 export interface IndexChange {
   /** How many numbered rows there are; null where there are as many as before, each where it was. */
   readonly counts: { readonly [K in Exclude<keyof RecordIndex, 'looks'>]: number | null }
-  /** Rows that are other; looks that are no longer there are counted as none. */
+  /** Rows that are other; looks by how many more of them there are, or fewer. */
   readonly rows: RecordIndex
   /** Uses that are where they were and come to something else. */
   readonly exchanged: readonly ExchangedRow[]
+  /** The same of all uses that hold a decision, wherever they are. */
+  readonly everywhere: readonly EverywhereRow[]
 }
 
 /** Rows hold nothing but texts, numbers and the like. */
@@ -50,17 +69,6 @@ function isSameRow<Row extends object>(a: Row, b: Row | undefined): boolean {
 
 const changedRows = <Row extends object>(after: readonly Row[], before: readonly Row[]): Row[] =>
   after.filter((row, i) => !isSameRow(row, before[i]))
-
-/** Looks that are counted otherwise than before, those that are gone as none. */
-function changedLooks(after: readonly LookRow[], before: readonly LookRow[]): LookRow[] {
-  const gone = new Map(before.map((row) => [row.key, row]))
-  const changed = after.filter(({ key, count }) => {
-    const was = gone.get(key)
-    gone.delete(key)
-    return was?.count !== count
-  })
-  return [...changed, ...[...gone.values()].map((row) => ({ ...row, count: 0 }))]
-}
 
 /** Parts of uses with the number that the first use of each has. */
 function numbered(parts: readonly UsePart[]): Array<UsePart & { readonly first: number }> {
@@ -91,6 +99,26 @@ const exchangedRow = ({ path, decision }: ExchangedDecision): ExchangedRow => ({
   ...writtenRow(writtenDecision(decision)),
 })
 
+function everywhereRow({ from, to }: TextExchange): EverywhereRow {
+  const { slot, shade, written } = writtenRow(writtenDecision(from))
+  return {
+    from_text: canonicalJson(from),
+    to_text: canonicalJson(to),
+    from_slot: slot,
+    from_shade: shade,
+    from_written: written,
+    ...writtenRow(writtenDecision(to)),
+  }
+}
+
+/** How an index changes where all of some decisions are exchanged: it tells by itself what becomes of it. */
+export const everywhereChange = (exchanges: readonly TextExchange[]): IndexChange => ({
+  counts: { uses: null, bands: null },
+  rows: { uses: [], bands: [], looks: [] },
+  exchanged: [],
+  everywhere: exchanges.map(everywhereRow),
+})
+
 type Bodied = Frame | Page
 
 const hasBody = ({ kind }: RecordRef, record: SiteRecord | undefined): record is Bodied =>
@@ -114,7 +142,7 @@ export async function indexChangeOf(
 ): Promise<IndexChange> {
   if (ref.kind !== 'picture') return indexChange(ref, before, after, changes)
   const rows = await pictureIndex(ref, after as Picture)
-  return { counts: countsOf(rows), rows, exchanged: [] }
+  return { counts: countsOf(rows), rows, exchanged: [], everywhere: [] }
 }
 
 /** How what is kept beside a record changes with it; `changes` lead from the one to the other. */
@@ -126,7 +154,7 @@ export function indexChange(
 ): IndexChange {
   if (!hasBody(ref, after)) {
     const rows = { uses: [], bands: [], looks: [] }
-    return { counts: { uses: 0, bands: 0 }, rows, exchanged: [] }
+    return { counts: { uses: 0, bands: 0 }, rows, exchanged: [], everywhere: [] }
   }
   const was = hasBody(ref, before) ? before.body : undefined
   const known = was && exchangedDecisions(changes)
@@ -134,14 +162,14 @@ export function indexChange(
     ? { count: null, uses: [], exchanged: known.map(exchangedRow) }
     : readUses(ref, before, after)
   const bands = bandsOf(after.body).map(bandRow)
-  const looks = lookRows(ref, after.body)
   return {
     counts: { uses: count, bands: bands.length },
     rows: {
       uses,
       bands: changedRows(bands, was ? bandsOf(was).map(bandRow) : []),
-      looks: changedLooks(looks, was ? lookRows(ref, was) : []),
+      looks: lookChangeRows(ref, was, after.body),
     },
     exchanged,
+    everywhere: [],
   }
 }

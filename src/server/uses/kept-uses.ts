@@ -3,7 +3,7 @@ import type { DocId, RecordKind } from '@/core/site'
 import type { Use } from '@/core/uses'
 import type { UseQuestion } from '@/core/wide'
 import { select } from '../database/sets'
-import { useOfRow, type UseRow } from './rows'
+import { decisionReader, useColumns, useOfRow, type UseRow } from './rows'
 import { whereUses } from './questions'
 
 export interface KeptUse {
@@ -12,13 +12,13 @@ export interface KeptUse {
   readonly use: Use
 }
 
-type Row = UseRow & { readonly kind: RecordKind; readonly id: string }
+/** What a use is read from; which record it is beside is known. */
+const columns = Object.keys(useColumns)
+  .filter((name) => name !== 'record' && name !== 'site_id')
+  .map((name) => `u.${name}`)
+  .join(', ')
 
-const ofRow = ({ kind, id, ...row }: Row): KeptUse => ({
-  kind,
-  id,
-  use: useOfRow(row, id as DocId),
-})
+type Row = UseRow & { readonly kind: RecordKind; readonly id: string }
 
 /** The uses that are asked for in some records, in the readers' order. */
 export async function keptUsesIn(
@@ -29,11 +29,16 @@ export async function keptUsesIn(
 ): Promise<KeptUse[]> {
   const { sql, bind } = whereUses(question, 4)
   const rows = await select<Row>(
-    `select r.kind, r.id, u.* from records r join uses u on u.record = r.no
+    `select r.kind, r.id, ${columns} from records r join uses u on u.record = r.no
      where r.site_id = $1 and (r.kind, r.id) in (select * from unnest($2::text[], $3::text[]))
        and ${sql} order by r.no, u.n`,
     [siteId, refs.map(({ kind }) => kind), refs.map(({ id }) => id), ...bind],
     transaction,
   )
-  return rows.map(ofRow)
+  const decided = decisionReader()
+  return rows.map((row) => ({
+    kind: row.kind,
+    id: row.id,
+    use: useOfRow(row, row.id as DocId, decided(row)),
+  }))
 }

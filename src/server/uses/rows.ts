@@ -6,7 +6,6 @@ import {
   isBound,
   type Body,
   type BoundDecision,
-  type ColorDecision,
   type Frame,
   type Page,
   type Picture,
@@ -19,6 +18,7 @@ import {
 import {
   bandsOf,
   countLooks,
+  lookChanges,
   usesIn,
   type BandEntry,
   type CountedLook,
@@ -53,7 +53,7 @@ export interface UseRow {
   readonly owner: string
   readonly bindable: boolean
 }
-interface BandRow {
+export interface BandRow {
   readonly n: number
   readonly section: string
   readonly kind: Placed<BandEntry>['kind']
@@ -115,32 +115,57 @@ export const boundRow = (slot: string, shade: string | null): BoundDecision => (
   ...(shade === null ? {} : { shade: JSON.parse(shade) as Shade }),
 })
 
-/** A kept use as the readers gave it. */
-export function useOfRow(row: UseRow, doc: Use['doc']): Use {
-  const value = row.css ?? row.written
-  const decision: ColorDecision = row.slot === null ? { value } : boundRow(row.slot, row.shade)
-  const color = row.slot === null ? colorOf(value) : undefined
-  const isText = row.start !== null
+/** What a use decides, as `useOfRow` reads it. */
+export type Decided = Pick<Use, 'decision' | 'color'>
+
+function decidedOf({ css, written, slot, shade, start }: UseRow): Decided {
+  if (slot !== null) return { decision: boundRow(slot, shade) }
+  const value = css ?? written
+  const color = colorOf(value)
   return {
+    decision: { value },
+    ...(color ? { color: start === null ? color : clipToGamut(color) } : {}),
+  }
+}
+
+/** Reads what rows decide, once for all that decide alike. */
+export function decisionReader(): (row: UseRow) => Decided {
+  const known = new Map<string, Decided>()
+  return (row) => {
+    const { css, written, slot, shade, start } = row
+    const key = `${css ?? written} ${slot ?? ''} ${shade ?? ''} ${start === null}`
+    const found = known.get(key) ?? decidedOf(row)
+    known.set(key, found)
+    return found
+  }
+}
+
+type Draft<T> = { -readonly [K in keyof T]: T[K] }
+
+/** A kept use as the readers gave it. */
+export function useOfRow(row: UseRow, doc: Use['doc'], decided = decidedOf(row)): Use {
+  // Many thousand of them are read at a time: members that it does not have are not spread into it.
+  const use: Draft<Use> = {
     place: row.place as Use['place'],
     doc,
     path: JSON.parse(row.path) as Use['path'],
-    ...(isText ? { start: row.start } : {}),
     text: row.written,
-    ...(row.css === null ? {} : { css: row.css }),
-    ...(row.escape === null ? {} : { escape: row.escape as Use['escape'] }),
-    ...(row.context === null ? {} : { context: row.context }),
-    ...(row.context_at === null ? {} : { textAt: row.context_at }),
-    decision,
-    ...(color ? { color: isText ? clipToGamut(color) : color } : {}),
+    decision: decided.decision,
     paints: row.paints as Use['paints'],
     object: row.object,
     property: row.property,
-    ...(row.state === null ? {} : { state: row.state as Use['state'] }),
     bindable: row.bindable,
     label: row.label,
     owner: JSON.parse(row.owner) as Use['owner'],
   }
+  if (decided.color) use.color = decided.color
+  if (row.start !== null) use.start = row.start
+  if (row.state !== null) use.state = row.state as NonNullable<Use['state']>
+  if (row.css !== null) use.css = row.css
+  if (row.escape !== null) use.escape = row.escape as NonNullable<Use['escape']>
+  if (row.context !== null) use.context = row.context
+  if (row.context_at !== null) use.textAt = row.context_at
+  return use
 }
 
 export function bandRow(band: Placed<BandEntry>, n: number): BandRow {
@@ -161,6 +186,13 @@ export const lookRow = ({ key: look, count }: CountedLook): LookRow => ({
 /** Header and footer are counted where they are at hand, in every window; only pages are counted here. */
 export const lookRows = ({ kind }: RecordRef, body: Body): LookRow[] =>
   kind === 'page' ? countLooks(body).map(lookRow) : []
+
+/** How many more there come to be of each look, or fewer. */
+export const lookChangeRows = (
+  { kind }: RecordRef,
+  before: Body | undefined,
+  after: Body,
+): LookRow[] => (kind === 'page' ? lookChanges(before, after).map(lookRow) : [])
 
 const emptyIndex: RecordIndex = { uses: [], bands: [], looks: [] }
 
@@ -195,8 +227,9 @@ export const indexHash = (
   kind: RecordKind,
   contentHash: string,
   index: () => RecordIndex,
-): string =>
-  kind === 'frame' ? hashOf(JSON.stringify(index())) : `${readersVersion} ${contentHash}`
+): string => (kind === 'frame' ? hashOf(JSON.stringify(index())) : pageIndexHash(contentHash))
+
+export const pageIndexHash = (contentHash: string): string => `${readersVersion} ${contentHash}`
 
 type Kept<Row> = Row & { readonly record: string; readonly site_id: string }
 

@@ -38,7 +38,9 @@ export function sweptVector(
     const hits = uses.flatMap((use) => hitFor(palette, use, kept.request) ?? [])
     const record = { file: { text } }
     try {
-      const inText = changesOfHits(hits, record).filter(({ path }) => path[0] === pathOfText[0])
+      const inText = changesOfHits(hits, () => record).filter(
+        ({ path }) => path[0] === pathOfText[0],
+      )
       return applyChanges(record, inText)?.file.text ?? text
     } catch (error) {
       if (error instanceof ChangeUnfit) return text
