@@ -32,13 +32,16 @@ interface Outcome {
   readonly pair: number
   readonly to: ColorDecision
   readonly color: Color
+  /** Whether that is what it is already. */
+  readonly isSame: boolean
 }
 
 function outcomeOf(palette: Palette, use: Use, pairs: SweepRequest['pairs']): Outcome | undefined {
   const pair = pairFor(pairs, use)
   if (pair === undefined) return undefined
   const to = decisionAfter(palette, use, pairs[pair]!)
-  return { pair, to, color: decisionColor(palette, to) }
+  const isSame = canonicalJson(to) === canonicalJson(use.decision)
+  return { pair, to, color: decisionColor(palette, to), isSame }
 }
 
 /** Outcomes that were found, by the decisions that come to them: many uses share one. */
@@ -63,7 +66,7 @@ export function hitFor(
   const path = [...use.path]
   const shared = { key: useKey(use), use, pair, beforeColor: use.color }
   if (use.start === undefined) {
-    if (canonicalJson(to) === canonicalJson(use.decision)) return undefined
+    if (outcome.isSame) return undefined
     return {
       ...shared,
       after: isBound(to) ? `slot ${to.slot}` : to.value,

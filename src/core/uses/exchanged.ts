@@ -48,10 +48,17 @@ export function textExchanges(changes: readonly Change[]): readonly TextExchange
   // Several exchanges in one place follow one another.
   if (known?.length !== changes.length) return undefined
   const byText = new Map<string, TextExchange & { readonly into: string }>()
+  // Many uses share one decision.
+  const texts = new Map<ColorDecision, string>()
+  const textOf = (decision: ColorDecision) => {
+    const known = texts.get(decision) ?? canonicalJson(decision)
+    texts.set(decision, known)
+    return known
+  }
   for (const change of changes) {
     if (isStretch(change)) return undefined
     const [from, to] = [change.from as ColorDecision, change.to as ColorDecision]
-    const [text, into] = [canonicalJson(from), canonicalJson(to)]
+    const [text, into] = [textOf(from), textOf(to)]
     const same = byText.get(text)
     if (same && same.into !== into) return undefined
     byText.set(text, { from, to, into, count: (same?.count ?? 0) + 1 })
