@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { colorKey, colorOf, difference, lightness, type Color } from '../color'
 import { anyColor } from '../color/random-color.fixture'
 import type { SlotId } from '../site'
-import { groupEntries, orderGroups } from './groups'
+import { groupEntries, orderGroups, type InventoryOrder } from './groups'
 import type { InventoryEntry } from './inventory'
 
 const entry = (color: Color, count: number): InventoryEntry => ({
@@ -69,11 +69,17 @@ describe('colours that are one to the eye', () => {
 
 const byKey = (a: InventoryEntry, b: InventoryEntry) => (a.key < b.key ? -1 : 1)
 
-test('groups are ordered by use, lightness, hue or area', () => {
+test('groups are ordered by palette, use, lightness, hue or area', () => {
   const groups = groupEntries([of('red', 1), of('white', 2), of('#777', 9), of('blue', 3)], 1)
   const names = (order: Parameters<typeof orderGroups>[1]) =>
     orderGroups(groups, order).map(({ head }) => head.key.slice(0, 6))
-  expect(names('used')).toEqual(['777777', '0000ff', 'ffffff', 'ff0000'])
+  expect(names('palette')).toEqual(['777777', '0000ff', 'ffffff', 'ff0000'])
+  const slot = { ...of('black', 2), key: 'slot:ink', slot: 'ink' as SlotId }
+  const withSlot = [...groups, { head: slot, members: [slot], count: 2 }]
+  const heads = (order: InventoryOrder) =>
+    orderGroups(withSlot, order).map(({ head }) => head.key.slice(0, 6))
+  expect(heads('palette')).toEqual(['slot:i', '777777', '0000ff', 'ffffff', 'ff0000'])
+  expect(heads('used')).toEqual(['777777', '0000ff', 'ffffff', 'slot:i', 'ff0000'])
   expect(names('lightness')).toEqual(['ffffff', 'ff0000', '777777', '0000ff'])
   expect(names('hue')).toEqual(['ffffff', '777777', 'ff0000', '0000ff'])
   const areaOf = ({ key }: InventoryEntry) => ({ ff0000: 0.5, '0000ff': 0.2 })[key.slice(0, 6)] ?? 0

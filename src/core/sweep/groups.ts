@@ -82,6 +82,7 @@ export function groupEntries(entries: readonly InventoryEntry[], within: number)
 
 /** Ways to order an inventory. */
 export const inventoryOrders = {
+  palette: 'slots first',
   used: 'most used first',
   lightness: 'light to dark',
   hue: 'by hue',
@@ -93,18 +94,23 @@ export type InventoryOrder = keyof typeof inventoryOrders
 /** Greys, which have no hue, come before all that have one. */
 const hueRank = (color: Color): number => (hasHue(color) ? toOklch(color).h : -1)
 
-/** Groups in another order; as they come where it is by use: slots as in the palette, then loose ones. `areaOf` tells how much of a page a colour covers. */
+/**
+ * Groups in an order: by the palette, slots come as they do there, then loose colours, most used
+ * first. Those that are alike in what is asked go from light to dark. `areaOf` tells how much of
+ * a page a colour covers.
+ */
 export function orderGroups(
   groups: readonly InventoryGroup[],
   order: InventoryOrder,
   areaOf: (entry: InventoryEntry) => number = () => 0,
 ): readonly InventoryGroup[] {
-  if (order === 'used') {
+  if (order === 'palette') {
     const loose = groups.filter(({ head }) => !head.slot).sort((a, b) => b.count - a.count)
     return [...groups.filter(({ head }) => head.slot), ...loose]
   }
-  const rank = ({ head, members }: InventoryGroup) => {
+  const rank = ({ head, members, count }: InventoryGroup) => {
     if (order === 'area') return -Math.max(...members.map(areaOf))
+    if (order === 'used') return -count
     return order === 'hue' ? hueRank(head.color) : -lightness(head.color)
   }
   const ranked = groups.map((group) => [rank(group), -lightness(group.head.color), group] as const)

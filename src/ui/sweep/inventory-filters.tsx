@@ -36,7 +36,7 @@ export interface InventoryView {
 export const wholeInventory: InventoryView = {
   search: '',
   within: 1,
-  order: 'used',
+  order: 'palette',
   place: 'all',
   tie: 'all',
   page: 'all',
