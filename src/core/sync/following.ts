@@ -9,7 +9,7 @@ interface FollowingNeeds {
   readonly transport: Pick<SiteTransport, 'job'>
   readonly origins: OriginWatch
   readonly after: Surroundings['after']
-  readonly catchUp: () => Promise<boolean>
+  readonly catchUp: (to: number) => Promise<boolean>
 }
 
 /** Waits before asking again where nobody answers, in milliseconds. */
@@ -58,7 +58,8 @@ export function createFollowing({ held, transport, origins, after, catchUp }: Fo
     if (problem) return refused(problem)
     if (state !== 'done') return refused({ code: 'cancelled' })
     if (result.revision !== undefined) origins.landed(result.revision)
-    if ((result.revision ?? 0) > getState().revision) await catchUp()
+    const { revision = 0 } = result
+    if (revision > getState().revision) await catchUp(revision)
     return { ok: true, value: result }
   }
 

@@ -13,8 +13,8 @@ import type { SiteTransport } from './transport'
 export interface Standing {
   /** Follows what the server tells; asks for what is missing. False where the state could not be had. */
   readonly follow: (told: ChangesSince) => Promise<boolean>
-  /** Asks what happened since. */
-  readonly catchUp: () => Promise<boolean>
+  /** Asks what happened since; where it is known up to which revision at least, no oftener than it takes to get there. */
+  readonly catchUp: (to?: number) => Promise<boolean>
   readonly loadPage: (page: PageId) => ReturnType<SiteTransport['loadPage']>
   /** Pages that nobody looks at any more are at hand no longer, but for those that something unsent is about. */
   readonly letGo: (pages: readonly PageId[]) => void
@@ -100,10 +100,23 @@ export function createStanding(needs: StandingNeeds): Standing {
   async function follow(told: ChangesSince): Promise<boolean> {
     if (told.revision <= getState().revision) return true
     if (!told.far && take(told)) return true
-    return catchUp()
+    return catchUp(told.revision)
   }
 
-  async function catchUp(): Promise<boolean> {
+  /** Asking what happened, as long as that is under way. */
+  let asking: Promise<boolean> | undefined
+
+  /** Who hears of one revision in several ways asks once. */
+  async function catchUp(to = Infinity): Promise<boolean> {
+    while (asking) {
+      const isHere = await asking
+      if (isHere && getState().revision >= to) return true
+    }
+    asking = askSince().finally(() => (asking = undefined))
+    return asking
+  }
+
+  async function askSince(): Promise<boolean> {
     const told = await transport.changes(getState().revision, heldPages())
     if (!told.ok) return false
     if (told.value.revision <= getState().revision) return true
@@ -116,7 +129,7 @@ export function createStanding(needs: StandingNeeds): Standing {
     if (!loaded.ok || layers.stored().pages[id]) return loaded
     const { page, pictures, revision } = loaded.value
     // A page of another revision than the rest is only taken once the rest has come there.
-    if (revision > getState().revision && !(await catchUp())) return loaded
+    if (revision > getState().revision && !(await catchUp(revision))) return loaded
     if (revision < getState().revision) return loadPage(id)
     const docs = withRecord(layers.stored(), { kind: 'page', id }, page)
     setState({ otherLooks: mergeLooks(getState().otherLooks, negative(looksOf(page.body))) })

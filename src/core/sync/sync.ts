@@ -101,7 +101,7 @@ export function createSync(
   /** Sends what waits; then follows what was heard of meanwhile and did not come with an answer. */
   async function flush(): Promise<void> {
     await sending.flush()
-    if (heard > getState().revision) await standing.catchUp()
+    if (heard > getState().revision) await standing.catchUp(heard)
   }
 
   const { dispatch, carryOut } = createCarrying({ held, watch, origins, layers, newId, flush })
