@@ -117,6 +117,7 @@ function GroupRows({ group, most, within, areas, chosen, onChoose }: GroupRowsPr
           share={count / most}
           area={areas && (areas.get(colorKey(head.color)) ?? 0)}
           isChosen={chosen.has(head.key)}
+          isGroup={many}
           onChoose={choose(head, many ? within : 0)}
         />
         {many && (
@@ -124,7 +125,7 @@ function GroupRows({ group, most, within, areas, chosen, onChoose }: GroupRowsPr
             type="button"
             aria-expanded={isOpen}
             onClick={() => setOpen(!isOpen)}
-            className="absolute top-5.5 right-11 flex min-h-6 items-center rounded px-1 text-xs font-semibold hover:bg-strong hover:text-on-strong"
+            className="absolute top-5.5 right-16 flex min-h-6 items-center rounded px-1 text-xs font-semibold hover:bg-strong hover:text-on-strong"
           >
             <ChevronRight size={13} className={isOpen ? 'rotate-90' : ''} aria-hidden />
             {counted(members.length, 'colour')}
@@ -162,10 +163,11 @@ interface EntryButtonProps {
   /** How much of the open page it covers, 0…1, where that is asked for. */
   readonly area: number | undefined
   readonly isChosen: boolean
+  readonly isGroup?: boolean
   readonly onChoose: () => void
 }
 
-function EntryButton({ entry, count, share, area, isChosen, onChoose }: EntryButtonProps) {
+function EntryButton({ entry, count, share, area, isChosen, isGroup, onChoose }: EntryButtonProps) {
   const palette = useEditorState((state) => state.docs.frame.palette)
   return (
     <button
@@ -187,7 +189,8 @@ function EntryButton({ entry, count, share, area, isChosen, onChoose }: EntryBut
             </span>
           )}
         </span>
-        <span className="code block truncate text-soft">
+        {/* How many colours are one to the eye stands at the end of this line. */}
+        <span className={`code block truncate text-soft ${isGroup ? 'pr-18' : ''}`}>
           {entry.slot
             ? writeHex(entry.color)
             : `${entry.notations[0]}${entry.notations.length > 1 ? ` +${entry.notations.length - 1}` : ''}`}
