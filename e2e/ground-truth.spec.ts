@@ -32,6 +32,15 @@ const WRITTEN = [
   'color(srgb 0.1098 0.3529 0.3294)',
 ] as const
 
+/** Its numbers alone, as a custom property holds them for a colour function. */
+const NUMBERS = ['28, 90, 84', '28,90,84', '28 90 84', '28.0  90 84'] as const
+
+/** Where such numbers can stand. */
+const AROUND_NUMBERS: typeof AROUND = [
+  [(c) => `--own-rgb:${c};color:rgb(var(--own-rgb))`, 'color'],
+  [(c) => `--own-rgb: ${c} ;border-color:RGB( var(--own-rgb) )`, 'border-top-color'],
+]
+
 /** Where a colour can stand in a rule, with the property that shows it, and its pseudo-element if it has one. */
 const AROUND: ReadonlyArray<readonly [css: (color: string) => string, property: string]> = [
   [(c) => `color:${c}`, 'color'],
@@ -68,6 +77,7 @@ const DECOYS: ReadonlyArray<(n: number) => string> = [
   (n) => `.d${n}{--note:"rgb(28,90,84)";color:rgb(84 90 28)}`,
   (n) => `.d${n}{color:rgb(28 90 84 / var(--nowhere,1) foo)}`,
   (n) => `.d${n}{width:1c5a54px;color:#1c5a5}`,
+  (n) => `.d${n}{--note:28, 90, 84;color:rgb(var(--nowhere))}`,
 ]
 
 interface Planted {
@@ -87,8 +97,11 @@ function plant(count: number, seed: number): Planted {
   const at: number[] = []
   const properties: string[] = []
   picks.forEach(([way, where, odd], n) => {
-    const [around, property] = AROUND[where]!
-    const written = WRITTEN[way]!
+    const ofNumbers = odd % 7 === 3
+    const places = ofNumbers ? AROUND_NUMBERS : AROUND
+    const ways = ofNumbers ? NUMBERS : WRITTEN
+    const [around, property] = places[where % places.length]!
+    const written = ways[way % ways.length]!
     const rule = around('\u0000')
     const nested = odd % 5 === 0
     const open = nested ? `section{& .p${n}{` : `.p${n}{`

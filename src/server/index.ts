@@ -46,6 +46,7 @@ export { StorageFailed } from './storage'
 export {
   dryExchange,
   standingTexts,
+  unreadPlaces,
   dryRun,
   inventory,
   leftovers,

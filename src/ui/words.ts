@@ -62,6 +62,8 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'shadows-full': 'a thing has 12 shadows at most',
   'stops-disordered': 'the stops of a gradient go from its beginning to its end',
   'text-changed': 'the text was changed in the meantime',
+  'file-gone':
+    'the file of a vector picture is gone; untick what cannot be read, or take that picture in again',
   'nothing-sought': 'nothing is looked for yet',
   'same-thing': 'what is looked for and what comes in its place are the same',
   'no-target': 'what should come in its place is no address of that form; type it in full',

@@ -52,6 +52,7 @@ export type EditProblem =
   | 'shadows-full'
   | 'stops-disordered'
   | 'text-changed'
+  | 'file-gone'
   | 'pairs-at-odds'
   | 'nothing-sought'
   | 'same-thing'

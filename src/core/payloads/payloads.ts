@@ -15,7 +15,7 @@ import type {
 import type { UnfitHit } from '../exchange'
 import type { CellTable, Facets, InventoryEntry, Recipe } from '../sweep'
 import type { Problem } from './problem'
-import type { BandEntry, Look, PlaceId, Use } from '../uses'
+import type { BandEntry, Look, PlaceId, Unread, Use } from '../uses'
 
 /** What server and interface tell each other. Times are ISO 8601 texts. */
 export interface PageEntry {
@@ -192,6 +192,12 @@ export interface Inventory {
   readonly entries: readonly InventoryEntry[]
   readonly uses: number
   readonly bound: number
+}
+
+/** What a sweep of colours leaves alone because it cannot be read exactly. */
+export interface UnreadPlaces {
+  readonly count: number
+  readonly first: readonly Unread[]
 }
 
 /** A line of a dry run; colours in hex. */

@@ -100,6 +100,11 @@ function escapedLike(written: string, color: string): string {
 
 /** What a stretch of text becomes. */
 export function textAfter(palette: Palette, use: Use, pair: SweepPair): string {
+  if (use.escape === 'channels') {
+    // Three numbers hold no transparency: what takes them gives it.
+    const color = { ...decisionColor(palette, decisionAfter(palette, use, pair)), alpha: 1 }
+    return /^\w+\((.*)\)$/s.exec(writeLike(use.css!, color))?.[1] ?? use.text
+  }
   const after = plainAfter(palette, use, pair)
   return use.escape === 'percent' ? escapedLike(use.text, after) : after
 }
@@ -122,6 +127,7 @@ function plainAfter(palette: Palette, use: Use, pair: SweepPair): string {
 /** What a browser paints where a decision is written in a text: slots as they are shown, their shades cut off at the edge of sRGB. */
 export function textColorAfter(palette: Palette, use: Use, pair: SweepPair): Color {
   const decision = decisionAfter(palette, use, pair)
+  if (use.escape === 'channels') return { ...decisionColor(palette, decision), alpha: 1 }
   if (!isBound(decision) || !use.bindable) return decisionColor(palette, decision)
   const slot = decisionColor(palette, { slot: decision.slot })
   return clippedShade(fromBytes(toBytes(slot), slot.alpha), decision.shade)

@@ -8,6 +8,7 @@ import {
   type CSSToken,
   type FoundDeclaration,
 } from '../css'
+import { Channels } from './channels'
 import { isColorText } from './color-text'
 import { heldAddresses, heldSvg, noPictures, type PictureReader } from './held-pictures'
 import { inSource } from './source-text'
@@ -78,6 +79,8 @@ class ValueScan {
   readonly found: Stretch[] = []
   /** The outermost functions that make colours out of those found. */
   readonly made: Stretch[] = []
+  /** Colours whose numbers are not there to be read: custom properties hold some of them. */
+  readonly unread: Stretch[] = []
   private readonly open: OpenFunction[] = []
   private makers = 0
   /** While a reference to a slot is passed over, how deep it was found. */
@@ -159,12 +162,16 @@ class ValueScan {
     if (this.passing >= 0 || !this.inside().any) return
     const isEmpty = this.found.length === foundBefore
     if (isEmpty && COLOR_FUNCTION.test(name)) {
-      const isShort = end - start <= LONGEST_COLOR
-      if (isShort && colorOf(this.css.slice(start, end))) this.found.push({ start, end })
+      const text = end - start <= LONGEST_COLOR ? this.css.slice(start, end) : ''
+      if (colorOf(text)) this.found.push({ start, end })
+      else if (HELD_ELSEWHERE.test(text)) this.unread.push({ start, end })
     }
     if (!isEmpty && this.makers === 0) this.made.push({ start, end })
   }
 }
+
+/** A colour with a part that is written elsewhere; one that is made of another colour is told by that. */
+const HELD_ELSEWHERE = /^[a-z]+\((?!\s*from\s).*\b(?:var|attr|env)\(/is
 
 /** A longer stretch holds no colour, and is not looked at again for each function that it is in. */
 const LONGEST_COLOR = 400
@@ -200,14 +207,14 @@ type Span = readonly [from: number, to: number]
 /** Descriptors that hold colours; `var()` cannot stand in any. */
 const COLOR_DESCRIPTOR = /^(?:property:initial-value|font-palette-values:override-colors)$/
 
-function readDeclaration(css: string, declaration: FoundDeclaration): FoundInCss[] {
-  const { property, tokens, descriptorOf } = declaration
+/** Goes through the value of a declaration; undefined where it takes no colours. */
+function scanOf(css: string, { property, tokens, descriptorOf }: FoundDeclaration) {
   const custom = property.startsWith('--')
   const inDescriptor = descriptorOf !== undefined && descriptorOf !== 'page'
   const takes = inDescriptor
     ? COLOR_DESCRIPTOR.test(`${descriptorOf}:${property}`)
     : custom || COLOR_PROPERTY.test(property)
-  if (!takes) return []
+  if (!takes) return undefined
   const span: Span = [tokens[0]![2], tokens.at(-1)![3] + 1]
   const lone = tokens.length === 1
   const named = custom
@@ -215,6 +222,13 @@ function readDeclaration(css: string, declaration: FoundDeclaration): FoundInCss
     : inDescriptor || !ONLY_INSIDE.test(property)
   const scan = new ValueScan(css, named)
   scan.run(tokens)
+  return { scan, span, custom, inDescriptor }
+}
+
+type Scanned = NonNullable<ReturnType<typeof scanOf>>
+
+function findsIn(css: string, property: string, scanned: Scanned): FoundInCss[] {
+  const { scan, span, custom, inDescriptor } = scanned
   if (scan.found.length === 0) return []
   const bindable = !inDescriptor && (custom || isTaken(css, property, span, scan))
   const shared = { property, paints: paintsOf(property), bindable }
@@ -237,12 +251,29 @@ export function readCssColors(
   pictures: PictureReader = noPictures,
 ): FoundInCss[] {
   const found: FoundInCss[] = []
+  const channels = new Channels()
   readDeclarations(css, context, (declaration) => {
-    for (const find of readDeclaration(css, declaration)) found.push(find)
+    const scanned = scanOf(css, declaration)
+    if (scanned) {
+      for (const find of findsIn(css, declaration.property, scanned)) found.push(find)
+      noteChannels(channels, css, declaration, scanned)
+    }
     if (pictures === noPictures) return
     for (const find of readAddresses(css, declaration, pictures)) found.push(find)
   })
-  return found
+  const held = channels.finds()
+  return held.length ? [...found, ...held].sort((a, b) => a.start - b.start) : found
+}
+
+/** What a declaration says of properties that hold the numbers of a colour. */
+function noteChannels(
+  channels: Channels,
+  css: string,
+  { property }: FoundDeclaration,
+  { scan, span: [from, to], custom }: Scanned,
+): void {
+  for (const { start, end } of scan.unread) channels.refer(css.slice(start, end))
+  if (custom && scan.found.length === 0) channels.declare(property, from, css.slice(from, to))
 }
 
 /** The colours of vector pictures that the addresses of a declaration hold. They stand in no order with those outside. */
@@ -276,4 +307,33 @@ export function readValueColors(
     ...find,
     start: find.start - property.length - 1,
   }))
+}
+
+/** A stretch of CSS that holds a colour, or may, and cannot be read exactly. */
+export interface UnreadInCss {
+  readonly start: number
+  readonly text: string
+  /** Its numbers are held elsewhere, or it is a picture whose characters are escaped in their turn. */
+  readonly why: 'held-elsewhere' | 'picture'
+}
+
+/** All that `readCssColors` leaves alone because it cannot be read exactly, in the order in which it stands. */
+export function readUnreadColors(
+  css: string,
+  context: 'stylesheet' | 'declarationList',
+): UnreadInCss[] {
+  const found: UnreadInCss[] = []
+  const channels = new Channels()
+  readDeclarations(css, context, (declaration) => {
+    const scanned = scanOf(css, declaration)
+    if (scanned) noteChannels(channels, css, declaration, scanned)
+    for (const { start, end } of scanned?.scan.unread ?? []) {
+      found.push({ start, text: css.slice(start, end), why: 'held-elsewhere' })
+    }
+    for (const address of heldAddresses(css, declaration.tokens)) {
+      if (/<svg[\s/>]/i.test(heldSvg(address)?.svg.text ?? '')) continue
+      found.push({ start: address.sourceAt(0), text: address.text, why: 'picture' })
+    }
+  })
+  return found.filter(({ text }) => !channels.isFound(text)).sort((a, b) => a.start - b.start)
 }

@@ -1,4 +1,5 @@
 export { slotDuties, type SlotDuty } from './duties'
+export { unreadInSnippets, unreadInStylesheet, type Unread } from './unread'
 export { paintsOf, readCssColors, readValueColors } from './css-reader'
 export { noPictures, type PictureReader } from './held-pictures'
 export { inSource, joined, Mapping, type SourceText } from './source-text'

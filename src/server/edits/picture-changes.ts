@@ -18,20 +18,20 @@ function exchanged(text: string, changes: readonly Change[]): string | undefined
 
 /**
  * The changes of a vector picture as its record has them: stretches of its file become another
- * file in the place of the first, which stays where it is. Undefined where the file is gone,
- * or is not what the changes were planned on.
+ * file in the place of the first, which stays where it is. Else why that cannot be: the file is
+ * gone, or is not what the changes were planned on.
  */
 export async function pictureChanges(
   picture: Picture,
   changes: readonly Change[],
-): Promise<Change[] | undefined> {
+): Promise<Change[] | 'file-gone' | 'text-changed'> {
   const inText = changes.filter(isInText)
   if (inText.length === 0) return [...changes]
   const others = changes.filter((change) => !isInText(change))
   const text = await vectorText(picture.file)
-  if (text === undefined) return undefined
+  if (text === undefined) return 'file-gone'
   const recolored = exchanged(text, inText)
-  if (recolored === undefined) return undefined
+  if (recolored === undefined) return 'text-changed'
   const file = hashOf(recolored)
   await fileStore().put(file, recolored)
   const slots = slotsInVector(recolored)

@@ -14,7 +14,7 @@ import { loadWhole, tidyUp } from '../records'
 import { fileStore, vectorText } from '../storage'
 import { publish, publishedFile } from '../publishing'
 import { readPicture, takePicture } from '../sites'
-import { dryRun, planHits } from '../uses'
+import { dryRun, planHits, unreadPlaces } from '../uses'
 import { carryOutWide, listCheckpoints, undo } from '.'
 
 beforeAll(() => openTestDatabase('pictures_swept_test'))
@@ -94,9 +94,18 @@ test('where the file is gone nothing is changed, and that is told', async () => 
   await fileStore().remove(file)
   expect(await sweepOn(request('#d65a2a', '#2a5ad6'))).toMatchObject({
     ok: false,
-    problem: { code: 'edit-refused', problem: 'text-changed' },
+    problem: { code: 'edit-refused', problem: 'file-gone' },
   })
   expect(await stateOf(siteId)).toBe(state)
+  expect(await unreadPlaces(localOwner, siteId)).toEqual({
+    ok: true,
+    value: { count: 1, first: [{ label: 'logo.svg', text: '', why: 'file-gone' }] },
+  })
+  // Without it the others go on.
+  const asked = request('#d65a2a', '#2a5ad6')
+  const rules = [{ where: { place: 'pictures' as const }, take: false }]
+  expect(await sweepOn({ ...asked, ticks: { rules } })).toMatchObject({ ok: true })
+  await undo(localOwner, siteId, await revisionOf(siteId))
   await fileStore().put(file, text)
 })
 

@@ -142,7 +142,7 @@ function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<Read
         const picture = of === 'picture' ? (read() as Picture | undefined) : undefined
         if (!picture) return { changes, counted: count }
         const ofPicture = await pictureChanges(picture, changes)
-        if (!ofPicture) throw new Refused('text-changed')
+        if (typeof ofPicture === 'string') throw new Refused(ofPicture)
         return { changes: ofPicture, counted: count }
       }
       return Promise.all(records.map(planOne))

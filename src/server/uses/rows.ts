@@ -29,7 +29,7 @@ import { hashOf } from '../records/stored'
 import { vectorText } from '../storage'
 
 /** Raised whenever a reader finds more, less or otherwise than before: all records are then read anew. */
-export const readersVersion = 9
+export const readersVersion = 10
 
 /** A use as it is kept beside its record. */
 export interface UseRow {

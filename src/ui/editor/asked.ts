@@ -7,6 +7,7 @@ import type {
   HoldingPictures,
   Inventory,
   Leftovers,
+  UnreadPlaces,
   PartPlaces,
   Result,
   StandingText,
@@ -94,6 +95,12 @@ const everything: UseFilter = {}
 export function useLeftovers(): Asked<Leftovers> {
   const { client } = useEditor()
   return useAnswer(client.leftovers, [client], QUIET)
+}
+
+/** What a sweep of colours cannot read exactly, and leaves alone; asked where there is a dry run, once the site rests. */
+export function useUnread(wanted: boolean): Asked<UnreadPlaces> {
+  const { client } = useEditor()
+  return useAnswer(wanted ? client.unread : undefined, [client, wanted], QUIET)
 }
 
 /** A dry run with what it was asked for: until the next one comes it may be of a request before. */

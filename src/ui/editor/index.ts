@@ -7,6 +7,7 @@ export {
   useStanding,
   useInventory,
   useLeftovers,
+  useUnread,
   usePicturesHolding,
   usePartPlaces,
   useSilentPictures,

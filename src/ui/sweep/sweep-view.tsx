@@ -19,6 +19,7 @@ import { useOpenUse } from './open-use'
 import { PagePreview } from './page-preview'
 import { PairsPane } from './pairs-pane'
 import { SweepSummary } from './sweep-summary'
+import { UnreadList } from './unread-list'
 import { SweepTabs } from './sweep-tabs'
 import { allTicked, tickedIn, ticksOf } from './ticks'
 import { useApply } from './use-apply'
@@ -235,6 +236,7 @@ function SumPane({ pairs, sweep }: PaneProps) {
           onInstead={pairs.turn}
         />
       )}
+      <UnreadList wanted={run !== undefined} />
       {hasHits && cells && (
         <div className="mt-4 border-t border-edge pt-3">
           <Breakdown cells={cells} filter={filter} titleOf={titleOf} onFilter={setFilter} />
