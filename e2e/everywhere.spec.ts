@@ -41,6 +41,31 @@ async function greenTo(page: Page, color: string): Promise<void> {
   await expect(sweepButton(page)).toBeEnabled()
 }
 
+test('what the sweep cannot read exactly is named beside the dry run; numbers that a property holds go along', async ({
+  page,
+  request,
+}) => {
+  const { revision: base, frame } = await (await request.get(`/api${tern}`)).json()
+  const held = ':root{--green: 28, 90, 84}.soft{background:rgba(var(--green), .2)}'
+  const unread = '.veiled{color:rgb(28 90 84 / var(--veil))}'
+  const edit = { type: 'setCustomCss', css: `${frame.customCss}\n${held}\n${unread}` }
+  const edits = [{ clientId: crypto.randomUUID(), edit }]
+  const saved = await request.post(`/api${tern}/edits`, { data: { base, edits } })
+  expect(saved.ok(), await saved.text()).toBe(true)
+
+  await greenTo(page, '#6b2d5c')
+  const named = page.getByRole('region', { name: '1 place cannot be read exactly' })
+  await expect(named).toContainText('rgb(28 90 84 / var(--veil))')
+  await expect(named).toContainText(/Custom CSS, line \d+/)
+  await sweepButton(page).click()
+  await expect(applied(page)).toBeVisible()
+  const css = async () => (await (await request.get(`/api${tern}`)).json()).frame.customCss
+  expect(await css()).toContain('--green: 107, 45, 92}')
+  expect(await css()).toContain(unread)
+  await undo(page)
+  expect(await css()).toContain(held)
+})
+
 test('an add-on is led from the page to its settings; a colour of it is bound, and follows its slot', async ({
   page,
 }) => {

@@ -22,7 +22,10 @@ export function UnreadList({ wanted }: { readonly wanted: boolean }) {
   if (!value?.count) return null
   const whys = [...new Set(value.first.map(({ why }) => why))]
   return (
-    <section aria-labelledby={heading} className="mt-4 grid gap-1.5 border-t border-edge pt-3">
+    <section
+      aria-labelledby={heading}
+      className="mt-4 grid grid-cols-[minmax(0,1fr)] gap-1.5 border-t border-edge pt-3"
+    >
       <h3 id={heading} className="font-bold">
         {counted(value.count, 'place')} cannot be read exactly
       </h3>
@@ -32,8 +35,8 @@ export function UnreadList({ wanted }: { readonly wanted: boolean }) {
           : 'They stay as they are, whatever they hold.'}
       </p>
       {whys.map((why) => (
-        <div key={why} className="grid gap-1">
-          <ul className="grid gap-1 text-xs">
+        <div key={why} className="grid grid-cols-[minmax(0,1fr)] gap-1">
+          <ul className="grid grid-cols-[minmax(0,1fr)] gap-1 text-xs">
             {value.first
               .filter((each) => each.why === why)
               .map(({ label, text }, i) => (
