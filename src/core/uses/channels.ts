@@ -16,6 +16,12 @@ interface Numbers {
   readonly text: string
 }
 
+/** A property as it is declared: with three numbers here and there, and whether always so. */
+interface Declared {
+  readonly numbers: Numbers[]
+  isAlwaysSo: boolean
+}
+
 /**
  * Custom properties that hold the three numbers of a colour alone, for a colour function
  * to take: what function that is tells what colour they are.
@@ -23,8 +29,7 @@ interface Numbers {
 export class Channels {
   /** The function that takes a property; none where several kinds do. */
   private readonly takers = new Map<string, string | undefined>()
-  /** What properties are declared as; undefined where that is something else. */
-  private readonly declared = new Map<string, Array<Numbers | undefined>>()
+  private readonly declared = new Map<string, Declared>()
 
   /** A colour whose numbers are not there to be read. */
   refer(text: string): void {
@@ -36,32 +41,35 @@ export class Channels {
   }
 
   declare(property: string, start: number, text: string): void {
-    const all = this.declared.get(property) ?? []
-    this.declared.set(property, [...all, THREE.test(text) ? { start, text } : undefined])
+    const known = this.declared.get(property) ?? { numbers: [], isAlwaysSo: true }
+    this.declared.set(property, known)
+    if (THREE.test(text)) known.numbers.push({ start, text })
+    else known.isAlwaysSo = false
   }
 
   /** The colours that properties hold the numbers of. */
   finds(): FoundInCss[] {
     return [...this.takers].flatMap(([property, taker]) =>
-      (this.declared.get(property) ?? []).flatMap((numbers): FoundInCss[] => {
-        const css = taker && numbers ? `${taker}(${numbers.text})` : ''
-        if (!numbers || !colorOf(css)) return []
+      (this.declared.get(property)?.numbers ?? []).flatMap((numbers): FoundInCss[] => {
+        const css = `${taker}(${numbers.text})`
+        if (!taker || !colorOf(css)) return []
         const escape = 'channels'
         return [{ ...numbers, css, escape, property, paints: 'other', bindable: false }]
       }),
     )
   }
 
-  /** Whether the numbers of a colour are all found where they are held. */
-  isFound(text: string): boolean {
-    const [, name, property] = TAKES_ALL.exec(text) ?? []
-    const taker = property && this.takers.get(property)
-    const all = (property && this.declared.get(property)) || []
-    return (
-      !!name &&
-      !!taker &&
-      all.length > 0 &&
-      all.every((each) => each && colorOf(`${taker}(${each.text})`))
-    )
+  /** The properties of which nothing but such numbers is declared. */
+  found(): ReadonlySet<string> {
+    const counts = new Map<string, number>()
+    for (const { property } of this.finds()) counts.set(property, (counts.get(property) ?? 0) + 1)
+    const isAll = ([property, count]: readonly [string, number]) => {
+      const { numbers, isAlwaysSo } = this.declared.get(property)!
+      return isAlwaysSo && numbers.length === count
+    }
+    return new Set([...counts].filter(isAll).map(([property]) => property))
   }
 }
+
+/** The property that a colour takes all its numbers from. */
+export const takenFrom = (text: string): string | undefined => TAKES_ALL.exec(text)?.[2]

@@ -8,7 +8,7 @@ import {
   type CSSToken,
   type FoundDeclaration,
 } from '../css'
-import { Channels } from './channels'
+import { Channels, takenFrom } from './channels'
 import { isColorText } from './color-text'
 import { heldAddresses, heldSvg, noPictures, type PictureReader } from './held-pictures'
 import { inSource } from './source-text'
@@ -335,5 +335,8 @@ export function readUnreadColors(
       found.push({ start: address.sourceAt(0), text: address.text, why: 'picture' })
     }
   })
-  return found.filter(({ text }) => !channels.isFound(text)).sort((a, b) => a.start - b.start)
+  const held = channels.found()
+  return found
+    .filter(({ text }) => !held.has(takenFrom(text) ?? ''))
+    .sort((a, b) => a.start - b.start)
 }
