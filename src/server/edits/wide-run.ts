@@ -10,16 +10,8 @@ import { loadStored, statesOf } from '../records'
 import type { ReachedRecord } from '../uses/questions'
 import { becoming, Refused } from './becoming'
 import { abandonUndone, addToHistory, changeAndTell } from './change-site'
-import {
-  keepStagedChanges,
-  outdated,
-  putStaged,
-  stage,
-  stagedTotals,
-  surveyStaged,
-  unstage,
-  type Staged,
-} from './staging'
+import { keepStagedChanges, putStaged } from './put-staged'
+import { outdated, stage, stagedTotals, surveyStaged, unstage, type Staged } from './staging'
 
 /** Records that are in memory at the same time. */
 const AT_ONCE = 40
