@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { escaped } from '../css'
 import { own, pictureId, pictureSchema, plainText } from '../site'
 import { defineEdit } from './edit'
 
@@ -114,10 +115,7 @@ export const exchangePicture = defineEdit<z.infer<typeof exchangePictureCommand>
 
 /** A text in which a file is called otherwise; longer names that hold its name are left. */
 const renamedIn = (text: string, from: string, to: string): string =>
-  text.replaceAll(
-    new RegExp(`(?<![\\w.-])${from.replaceAll(/[.\\-]/g, '\\$&')}(?![\\w.-])`, 'g'),
-    to,
-  )
+  text.replaceAll(new RegExp(`(?<![\\w.-])${escaped(from)}(?![\\w.-])`, 'g'), to)
 
 const removePictureCommand = z.strictObject({
   type: z.literal('removePicture'),

@@ -52,9 +52,6 @@ export const defineExchange = <Request extends ExchangeRequest>(
   kind: ExchangeKind<Request>,
 ): ExchangeKind<Request> => kind
 
-/** The characters of a text with a meaning of their own in patterns of JavaScript, taken as they are. */
-export const escaped = (text: string): string => text.replaceAll(/[\\^$.*+?()[\]{}|/]/g, '\\$&')
-
 /** A pattern of POSIX for a text as JSON holds it. */
 export const inJson = (text: string): string => {
   const written = JSON.stringify(text).slice(1, -1)

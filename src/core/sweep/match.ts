@@ -12,8 +12,8 @@ import type { Use } from '../uses'
 import { isKin } from './family'
 import type { SweepFrom, SweepPair } from './pair'
 
-/** What of a use decides whether a pair takes it. */
-type Sought = Pick<Use, 'decision' | 'color'>
+/** What of a use decides whether a pair takes it, and what it becomes. */
+export type Sought = Pick<Use, 'decision' | 'color'>
 
 /**
  * How far a use is from what is looked for: 0 for the very colour or slot, a

@@ -3,7 +3,7 @@ import { isStretch, type Change, type Json } from '../changes'
 import { decisionColor } from '../resolve'
 import { canonicalJson, isBound, type ColorDecision, type Palette } from '../site'
 import { useKey, type Use } from '../uses'
-import { pairFor } from './match'
+import { pairFor, type Sought } from './match'
 import type { SweepRequest } from './pair'
 import { recodedChanges } from './recoded'
 import { rememberedChanges } from './remembered'
@@ -36,7 +36,11 @@ interface Outcome {
   readonly isSame: boolean
 }
 
-function outcomeOf(palette: Palette, use: Use, pairs: SweepRequest['pairs']): Outcome | undefined {
+function outcomeOf(
+  palette: Palette,
+  use: Sought,
+  pairs: SweepRequest['pairs'],
+): Outcome | undefined {
   const pair = pairFor(pairs, use)
   if (pair === undefined) return undefined
   const to = decisionAfter(palette, use, pairs[pair]!)
@@ -44,7 +48,7 @@ function outcomeOf(palette: Palette, use: Use, pairs: SweepRequest['pairs']): Ou
   return { pair, to, color: decisionColor(palette, to), isSame }
 }
 
-/** Outcomes that were found, by the decisions that come to them: many uses share one. */
+/** Outcomes that were found, by the decisions that come to them, which tell the colour as well: many uses share one. */
 type Outcomes = Map<ColorDecision, Outcome | undefined>
 
 /**
@@ -61,8 +65,9 @@ export function hitFor(
   const outcome = known.get(use.decision)
   if (!outcome) return undefined
   const { pair, to } = outcome
+  const replaced = pairs[pair]!
   // A slot holds a value; it does not refer to another slot.
-  if (use.place === 'palette' && isBound(to)) return undefined
+  if (use.place === 'palette' && isBound(replaced.to)) return undefined
   const path = [...use.path]
   const shared = { key: useKey(use), use, pair, beforeColor: use.color }
   if (use.start === undefined) {
@@ -75,12 +80,12 @@ export function hitFor(
       change: { path, from: use.decision as Json, to: to as Json },
     }
   }
-  const after = textAfter(palette, use, pairs[pair]!)
+  const after = textAfter(palette, use, replaced)
   if (after === use.text) return undefined
   return {
     ...shared,
     after,
-    afterColor: textColorAfter(palette, use, pairs[pair]!),
+    afterColor: textColorAfter(palette, use, replaced),
     becomesBound: use.bindable && isBound(to),
     change: { path, at: use.start, out: use.text, in: after },
   }

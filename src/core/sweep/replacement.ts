@@ -15,11 +15,11 @@ import { decisionColor } from '../resolve'
 import { isBound, type BoundDecision, type ColorDecision, type Palette, type SlotId } from '../site'
 import type { Use } from '../uses'
 import { movedDecision } from './family'
-import { isMovedAlong } from './match'
+import { isMovedAlong, type Sought } from './match'
 import type { SweepPair } from './pair'
 
 /** The target with the alpha that the use had, where it had one of its own. */
-function keepAlpha(palette: Palette, use: Use, to: ColorDecision): ColorDecision {
+function keepAlpha(palette: Palette, use: Sought, to: ColorDecision): ColorDecision {
   const alpha = use.color?.alpha ?? 1
   const own = isBound(use.decision) ? undefined : alpha
   if (own === undefined || own >= 1) return to
@@ -45,7 +45,11 @@ function addShades(a: Shade | undefined, b: Shade | undefined): Shade | undefine
  * What a decision becomes. A use bound to a shade stays that shade of the new slot, where the
  * whole slot is looked for; one of a family moves along with it.
  */
-export function decisionAfter(palette: Palette, use: Use, { from, to }: SweepPair): ColorDecision {
+export function decisionAfter(
+  palette: Palette,
+  use: Sought,
+  { from, to }: SweepPair,
+): ColorDecision {
   if (!isBound(use.decision)) {
     const { color } = use
     const head = 'value' in from && from.family ? colorOf(from.value) : undefined

@@ -196,10 +196,10 @@ test('a text in which all of some decisions are exchanged is that of the record 
 test('the looks of a record come to those that their texts come to', () => {
   fc.assert(
     fc.property(allExchanged, ({ before, changes }) => {
-      const everywhere = exchangeEverywhere(textExchanges(changes)!)
+      const exchanges = textExchanges(changes)!
       const sum = new Map<string, number>()
       for (const { key, count } of countLooks(before.body)) {
-        const { text } = everywhere(key)
+        const { text } = exchangeEverywhere(key, exchanges)
         sum.set(text, (sum.get(text) ?? 0) + count)
       }
       const after = countLooks(applyChanges(before, changes)!.body)

@@ -1,4 +1,5 @@
 import { isStretch, type Change } from '../changes'
+import { escaped } from '../css'
 import { canonicalJson, isColor, type ColorDecision, type Paint } from '../site'
 import type { UsePath } from './use'
 
@@ -66,8 +67,6 @@ export function textExchanges(changes: readonly Change[]): readonly TextExchange
   return [...byText.values()].map(({ from, to, count }) => ({ from, to, count }))
 }
 
-const escaped = (text: string): string => text.replaceAll(/[\\^$.*+?()[\]{}|/-]/g, '\\$&')
-
 /** A text with decisions exchanged, and how often each was met. */
 interface Exchanged {
   readonly text: string
@@ -76,19 +75,18 @@ interface Exchanged {
 
 /** Exchanges decisions in canonical JSON wherever they stand, all at once: two that swap do swap. */
 export function exchangeEverywhere(
+  text: string,
   exchanges: ReadonlyArray<Pick<TextExchange, 'from' | 'to'>>,
-): (text: string) => Exchanged {
+): Exchanged {
+  const met = new Map<string, number>()
+  if (exchanges.length === 0) return { text, met }
   const texts = new Map(exchanges.map(({ from, to }) => [canonicalJson(from), canonicalJson(to)]))
-  if (texts.size === 0) return (text) => ({ text, met: new Map() })
   const pattern = new RegExp([...texts.keys()].map(escaped).join('|'), 'g')
-  return (text) => {
-    const met = new Map<string, number>()
-    const exchanged = text.replace(pattern, (found) => {
-      met.set(found, (met.get(found) ?? 0) + 1)
-      return texts.get(found)!
-    })
-    return { text: exchanged, met }
-  }
+  const after = text.replace(pattern, (found) => {
+    met.set(found, (met.get(found) ?? 0) + 1)
+    return texts.get(found)!
+  })
+  return { text: after, met }
 }
 
 /**
@@ -100,7 +98,7 @@ export function exchangedText(
   text: string,
   exchanges: readonly TextExchange[],
 ): string | undefined {
-  const { text: after, met } = exchangeEverywhere(exchanges)(text)
+  const { text: after, met } = exchangeEverywhere(text, exchanges)
   const isAll = exchanges.every(({ from, count }) => met.get(canonicalJson(from)) === count)
   return isAll ? after : undefined
 }

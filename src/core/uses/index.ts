@@ -11,7 +11,6 @@ export { usePartsIn, usesIn, usesInFrame, usesInSite, usesOnPage, usesUnder } fr
 export {
   exchangedDecisions,
   exchangedText,
-  exchangeEverywhere,
   textExchanges,
   type ExchangedDecision,
   type TextExchange,

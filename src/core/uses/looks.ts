@@ -139,9 +139,8 @@ export function countLooks(body: Body): CountedLook[] {
  * changed is looked at: a thing that is the same object in the same theme looks the same.
  */
 export function lookChanges(before: Body | undefined, after: Body): CountedLook[] {
-  const was = new Map<Section | SiteElement, string>()
-  if (before)
-    for (const [theme, section, element] of thingsIn(before)) was.set(element ?? section, theme)
+  const earlier = before ? [...thingsIn(before)] : []
+  const was = new Map(earlier.map(([theme, section, element]) => [element ?? section, theme]))
   const counts = new Map<string, number>()
   const count = (theme: string, section: Section, element: SiteElement | undefined, by: number) => {
     const key = element ? elementKey(theme, element) : sectionKey(section)
@@ -151,10 +150,8 @@ export function lookChanges(before: Body | undefined, after: Body): CountedLook[
     if (was.get(element ?? section) === theme) was.delete(element ?? section)
     else count(theme, section, element, 1)
   }
-  if (before) {
-    for (const [theme, section, element] of thingsIn(before)) {
-      if (was.has(element ?? section)) count(theme, section, element, -1)
-    }
+  for (const [theme, section, element] of earlier) {
+    if (was.has(element ?? section)) count(theme, section, element, -1)
   }
   return [...counts].flatMap(([key, count]) => (count === 0 ? [] : [{ key, count }]))
 }

@@ -1,6 +1,7 @@
 import type { Transaction } from 'sequelize'
 import { tell } from '../database/sets'
-import { exchange, indexColumns } from '../uses/rows'
+import { exchange } from '../uses/keep-rows'
+import { indexColumns, lookKeyOf } from '../uses/rows'
 
 /** Which record of the site each staged one is. */
 const joined = `from staged_records s join records r
@@ -25,6 +26,9 @@ export function keepStagedChanges(
   )
 }
 
+/** Tells the database something of a job (`$1`) and its site (`$2`); further values follow. */
+type Run = (sql: string, ...more: ReadonlyArray<string | number>) => Promise<void>
+
 /** Puts the staged records in place, within a transaction that holds the site: sets alone, no thinking. */
 export async function putStaged(
   job: string,
@@ -32,8 +36,7 @@ export async function putStaged(
   revision: number,
   transaction: Transaction,
 ): Promise<void> {
-  const run = (sql: string, bind: ReadonlyArray<string | number> = [job, siteId]) =>
-    tell(sql, bind, transaction)
+  const run: Run = (sql, ...more) => tell(sql, [job, siteId, ...more], transaction)
   await run(
     `delete from records r using staged_records s
      where s.job = $1 and s.hash is null and r.site_id = $2 and r.kind = s.kind and r.id = s.id`,
@@ -45,7 +48,7 @@ export async function putStaged(
      on conflict (site_id, kind, id) do update set revision = excluded.revision,
        hash = excluded.hash, title = excluded.title, path = excluded.path,
        position = excluded.position, readers = excluded.readers, index_hash = excluded.index_hash`,
-    [job, siteId, revision],
+    revision,
   )
   // A site is listed by the name that its frame gives it.
   await run(
@@ -53,25 +56,19 @@ export async function putStaged(
      from staged_records s join contents c on c.site_id = $2 and c.hash = s.hash
      where s.job = $1 and s.kind = 'frame' and t.id = $2 and t.name <> c.body::jsonb ->> 'name'`,
   )
-  for (const table of ['uses', 'bands'] as const) await putRows(table, job, siteId, transaction)
-  await exchangeEverywhere(job, siteId, transaction)
-  await putLooks(job, siteId, transaction)
-  await exchangeDecisions(job, siteId, transaction)
+  for (const table of ['uses', 'bands'] as const) await putRows(table, run)
+  await exchangeEverywhere(run)
+  await putLooks(run)
+  await exchangeDecisions(run)
 }
 
 const come = 'color = d.color, slot = d.slot, shade = d.shade, written = d.written'
 
 /** Uses that are where they were come to what was decided in their place. */
-async function exchangeDecisions(
-  job: string,
-  siteId: string,
-  transaction: Transaction,
-): Promise<void> {
-  await tell(
+async function exchangeDecisions(run: Run): Promise<void> {
+  await run(
     `update uses u set ${come} ${joined} join staged_decisions d on d.job = s.job and d.at = s.at
      where s.job = $1 and u.record = r.no and u.path = d.path and u.start is null`,
-    [job, siteId],
-    transaction,
   )
 }
 
@@ -79,81 +76,58 @@ async function exchangeDecisions(
  * Where all of some decisions of a record were exchanged, what is kept beside it is exchanged
  * where it is; looks are taken out, to be put as what they come to.
  */
-async function exchangeEverywhere(
-  job: string,
-  siteId: string,
-  transaction: Transaction,
-): Promise<void> {
-  await tell(
+async function exchangeEverywhere(run: Run): Promise<void> {
+  await run(
     `update uses u set ${come} ${joined} join staged_exchanges d on d.job = s.job and d.at = s.at
      where s.job = $1 and u.record = r.no and u.start is null and u.written = d.from_written
        and u.slot is not distinct from d.from_slot and u.shade is not distinct from d.from_shade`,
-    [job, siteId],
-    transaction,
   )
   const some = `(select r.no, s.at, array_agg(d.from_text) as froms, array_agg(d.to_text) as tos
     ${joined} join staged_exchanges d on d.job = s.job and d.at = s.at
     where s.job = $1 group by 1, 2) s`
   const holding = (text: string) =>
     `exists (select from unnest(s.froms) f where position(f in ${text}) > 0)`
-  await tell(
+  await run(
     `update bands b set fill = exchanged(b.fill, s.froms, s.tos) from ${some}
      where b.record = s.no and b.fill is not null and ${holding('b.fill')}`,
-    [job, siteId],
-    transaction,
   )
-  await tell(
+  await run(
     `with gone as (
        delete from looks l using ${some} where l.record = s.no and ${holding('l.look')}
        returning s.at, l.count, exchanged(l.look, s.froms, s.tos) as look)
      insert into staged_looks (job, at, site_id, key, look, count)
-     select $1, at, $2, left(encode(sha256(convert_to(look, 'UTF8')), 'hex'), 32), look, sum(count)
+     select $1, at, $2, ${lookKeyOf('look')}, look, sum(count)
      from gone group by at, look`,
-    [job, siteId],
-    transaction,
   )
 }
 
 /** Numbered rows beside the staged records: those behind the last go, those that are other are exchanged. */
-async function putRows(
-  table: 'uses' | 'bands',
-  job: string,
-  siteId: string,
-  transaction: Transaction,
-): Promise<void> {
+async function putRows(table: 'uses' | 'bands', run: Run): Promise<void> {
   const columns = Object.keys(indexColumns[table]).filter((name) => name !== 'record')
-  await tell(
+  await run(
     `delete from ${table} l using (select r.no, s.${table} as count ${joined} where s.job = $1) s
      where l.record = s.no and l.n >= s.count`,
-    [job, siteId],
-    transaction,
   )
-  await tell(
+  await run(
     `insert into ${table} (record, ${columns.join(', ')})
      select r.no, ${columns.map((name) => `l.${name}`).join(', ')} ${joined}
        join staged_${table} l on l.job = s.job and l.at = s.at
      where s.job = $1 ${exchange(table)}`,
-    [job, siteId],
-    transaction,
   )
 }
 
 /** Looks beside the staged records: there come to be more of each, or fewer, or none. */
-async function putLooks(job: string, siteId: string, transaction: Transaction): Promise<void> {
-  await tell(
+async function putLooks(run: Run): Promise<void> {
+  await run(
     `insert into looks as k (record, site_id, key, look, count)
      select r.no, $2, l.key, l.look, l.count ${joined}
        join staged_looks l on l.job = s.job and l.at = s.at
      where s.job = $1
      on conflict (record, key) do update set count = k.count + excluded.count`,
-    [job, siteId],
-    transaction,
   )
-  await tell(
+  await run(
     `delete from looks k using (select r.no, l.key ${joined}
          join staged_looks l on l.job = s.job and l.at = s.at where s.job = $1 and l.count < 0) s
      where k.record = s.no and k.key = s.key and k.count = 0`,
-    [job, siteId],
-    transaction,
   )
 }

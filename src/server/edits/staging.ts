@@ -118,36 +118,16 @@ export async function stage(
         ? of(becomes.index).map((row) => ({ ...row, site_id: siteId, job, at: first + i }))
         : [],
     )
-  await insertRows(
-    'staged_uses',
-    beside(useColumns),
-    rowsOf(({ rows: { uses } }) => uses),
-    undefined,
-  )
-  await insertRows(
-    'staged_bands',
-    beside(bandColumns),
-    rowsOf(({ rows: { bands } }) => bands),
-    undefined,
-  )
-  await insertRows(
-    'staged_looks',
-    beside(lookColumns),
-    rowsOf(({ rows: { looks } }) => looks),
-    undefined,
-  )
-  await insertRows(
-    'staged_decisions',
-    exchangedColumns,
-    rowsOf(({ exchanged }) => exchanged),
-    undefined,
-  )
-  await insertRows(
-    'staged_exchanges',
-    everywhereColumns,
-    rowsOf(({ everywhere }) => everywhere),
-    undefined,
-  )
+  const put = <Row extends object>(
+    table: (typeof stagedTables)[number],
+    columns: Columns<Row>,
+    of: (index: IndexChange) => ReadonlyArray<object>,
+  ) => insertRows(table, columns, rowsOf(of) as Row[], undefined)
+  await put('staged_uses', beside(useColumns), ({ rows: { uses } }) => uses)
+  await put('staged_bands', beside(bandColumns), ({ rows: { bands } }) => bands)
+  await put('staged_looks', beside(lookColumns), ({ rows: { looks } }) => looks)
+  await put('staged_decisions', exchangedColumns, ({ exchanged }) => exchanged)
+  await put('staged_exchanges', everywhereColumns, ({ everywhere }) => everywhere)
 }
 
 /** Tells the database how much stands beside its sites: it plans the exchange of rows by that, and its own survey is late. */

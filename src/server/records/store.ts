@@ -10,15 +10,8 @@ import {
   type SiteRecord,
 } from '@/core/site'
 import { columnsOf, insertLong, insertRows, select, tell, type Columns } from '../database/sets'
-import {
-  addIndexes,
-  indexHash,
-  indexOf,
-  indexOfText,
-  readersVersion,
-  replaceIndexes,
-  type RecordIndex,
-} from '../uses/rows'
+import { addIndexes, replaceIndexes } from '../uses/keep-rows'
+import { indexHash, indexOf, indexOfText, readersVersion, type RecordIndex } from '../uses/rows'
 import { contentOf, type Content } from './stored'
 
 /** A record as it is to be; without one it goes. */

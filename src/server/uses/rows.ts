@@ -1,4 +1,3 @@
-import type { Transaction } from 'sequelize'
 import { colorKey, colorOf, clipToGamut, type Shade } from '@/core/color'
 import { readSvgColors } from '@/core/markup'
 import {
@@ -24,7 +23,7 @@ import {
   type CountedLook,
   type Use,
 } from '@/core/uses'
-import { insertRows, tell, type Columns } from '../database/sets'
+import type { Columns } from '../database/sets'
 import { hashOf } from '../records/stored'
 import { vectorText } from '../storage'
 
@@ -53,7 +52,7 @@ export interface UseRow {
   readonly owner: string
   readonly bindable: boolean
 }
-export interface BandRow {
+interface BandRow {
   readonly n: number
   readonly section: string
   readonly kind: Placed<BandEntry>['kind']
@@ -63,7 +62,7 @@ export interface BandRow {
   readonly hidden: boolean
 }
 /** A look of a record; none of them stands there twice, and they have no order. */
-export interface LookRow {
+interface LookRow {
   readonly key: string
   readonly look: string
   readonly count: number
@@ -116,7 +115,7 @@ export const boundRow = (slot: string, shade: string | null): BoundDecision => (
 })
 
 /** What a use decides, as `useOfRow` reads it. */
-export type Decided = Pick<Use, 'decision' | 'color'>
+type Decided = Pick<Use, 'decision' | 'color'>
 
 function decidedOf({ css, written, slot, shade, start }: UseRow): Decided {
   if (slot !== null) return { decision: boundRow(slot, shade) }
@@ -177,11 +176,15 @@ export function bandRow(band: Placed<BandEntry>, n: number): BandRow {
   return { n, section, kind, name, theme, fill: fill ? canonicalJson(fill) : null, hidden }
 }
 
-export const lookRow = ({ key: look, count }: CountedLook): LookRow => ({
+const lookRow = ({ key: look, count }: CountedLook): LookRow => ({
   key: hashOf(look).slice(0, 32),
   look,
   count,
 })
+
+/** The key of a look as the database makes it, where it puts one. */
+export const lookKeyOf = (column: string): string =>
+  `left(encode(sha256(convert_to(${column}, 'UTF8')), 'hex'), 32)`
 
 /** Header and footer are counted where they are at hand, in every window; only pages are counted here. */
 export const lookRows = ({ kind }: RecordRef, body: Body): LookRow[] =>
@@ -231,7 +234,7 @@ export const indexHash = (
 
 export const pageIndexHash = (contentHash: string): string => `${readersVersion} ${contentHash}`
 
-type Kept<Row> = Row & { readonly record: string; readonly site_id: string }
+export type Kept<Row> = Row & { readonly record: string; readonly site_id: string }
 
 export const useColumns: Columns<Kept<UseRow>> = {
   record: 'bigint',
@@ -275,87 +278,8 @@ export const lookColumns: Columns<Kept<LookRow>> = {
   count: 'int',
 }
 
-export interface IndexOfRecord {
-  readonly no: string
-  readonly index: RecordIndex
-}
-
-/** Rows of many records as one list. */
-export function keptRows<K extends keyof RecordIndex>(
-  siteId: string,
-  indexes: readonly IndexOfRecord[],
-  table: K,
-): Array<Kept<RecordIndex[K][number]>> {
-  return indexes.flatMap(({ no, index }) =>
-    index[table].map((row) => ({ ...row, record: no, site_id: siteId })),
-  )
-}
-
 export const indexColumns = { uses: useColumns, bands: bandColumns, looks: lookColumns } as const
 export const indexTables = Object.keys(indexColumns) as Array<keyof RecordIndex>
 
 /** What tells the rows beside one record apart: their number, or what they say. */
 export const rowKeys = { uses: 'n', bands: 'n', looks: 'key' } as const
-
-/** Puts a row in the place of one that is other; one that is alike is not written. */
-export function exchange(table: keyof RecordIndex): string {
-  const columns = Object.keys(indexColumns[table]).filter((name) => name !== 'record')
-  const [old, fresh] = [table, 'excluded'].map((from) => columns.map((name) => `${from}.${name}`))
-  return `on conflict (record, ${rowKeys[table]}) do update
-    set ${columns.map((name) => `${name} = excluded.${name}`).join(', ')}
-    where (${old}) is distinct from (${fresh})`
-}
-
-/** Puts what is kept beside records that had nothing kept beside them. */
-export async function addIndexes(
-  siteId: string,
-  indexes: readonly IndexOfRecord[],
-  transaction: Transaction,
-): Promise<void> {
-  for (const table of indexTables) {
-    const columns = indexColumns[table] as typeof useColumns
-    const rows = keptRows(siteId, indexes, table) as Array<Kept<UseRow>>
-    await insertRows(table, columns, rows, transaction)
-  }
-}
-
-/** Takes rows away that are not among those that records come to have: numbers from their count on, or other looks. */
-async function removeRows(
-  table: keyof RecordIndex,
-  indexes: readonly IndexOfRecord[],
-  transaction: Transaction,
-): Promise<void> {
-  const numbers = indexes.map(({ no }) => no)
-  if (table !== 'looks') {
-    const counts = indexes.map(({ index }) => index[table].length)
-    await tell(
-      `delete from ${table} l using unnest($1::bigint[], $2::int[]) as kept (record, count)
-       where l.record = kept.record and l.n >= kept.count`,
-      [numbers, counts],
-      transaction,
-    )
-    return
-  }
-  const kept = indexes.flatMap(({ no, index }) => index.looks.map(({ key }) => [no, key] as const))
-  await tell(
-    `delete from looks where record = any($1::bigint[])
-       and (record, key) not in (select * from unnest($2::bigint[], $3::text[]))`,
-    [numbers, kept.map(([no]) => no), kept.map(([, key]) => key)],
-    transaction,
-  )
-}
-
-/** Puts what is kept beside some records in place of what was. */
-export async function replaceIndexes(
-  siteId: string,
-  indexes: readonly IndexOfRecord[],
-  transaction: Transaction,
-): Promise<void> {
-  if (indexes.length === 0) return
-  for (const table of indexTables) {
-    await removeRows(table, indexes, transaction)
-    const columns = indexColumns[table] as typeof useColumns
-    const rows = keptRows(siteId, indexes, table) as Array<Kept<UseRow>>
-    await insertRows(table, columns, rows, transaction, exchange(table))
-  }
-}

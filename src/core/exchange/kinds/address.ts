@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { plainText } from '../../site'
-import { defineExchange, escaped, inJson, type Found } from '../kind'
+import { escaped } from '../../css'
+import { defineExchange, inJson, type Found } from '../kind'
 import { textOf, type Spot } from '../spot'
 
 export const addressRequest = z.strictObject({
