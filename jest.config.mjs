@@ -3,6 +3,9 @@ export default {
   testEnvironment: 'node',
   roots: ['<rootDir>/src', '<rootDir>/demo', '<rootDir>/tools'],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  // One worker for a core: the default leaves one idle.
+  maxWorkers: '100%',
+  setupFiles: ['<rootDir>/tools/own-files.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@demo/(.*)$': '<rootDir>/demo/$1' },
   transform: { '^.+\\.(t|j|mj)sx?$': ['@swc/jest', { jsc: { target: 'es2022' } }] },
   transformIgnorePatterns: [

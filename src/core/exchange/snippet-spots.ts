@@ -31,9 +31,9 @@ export function snippetSpots(
     text: SourceText,
     write: Piece['write'] = writeHtml,
   ): Spot => ({ ...of, sort, property, pieces: [{ path, source: html, text, write }] })
-  return readSnippetTexts(html).flatMap(({ as, attribute = 'text', text }) =>
-    as === 'style'
-      ? fontsIn(text).map((name) => spot('font', 'font-family', name.text, name.write))
-      : [spot(as, attribute, text)],
-  )
+  return readSnippetTexts(html).flatMap(({ as, attribute = 'text', text }) => {
+    if (as === 'paint') return []
+    if (as !== 'style') return [spot(as, attribute, text)]
+    return fontsIn(text).map((name) => spot('font', 'font-family', name.text, name.write))
+  })
 }

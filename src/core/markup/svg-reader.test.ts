@@ -1,4 +1,5 @@
-import { readCss, readSvgColors } from './svg-reader'
+import { unreadInPicture, unreadInStylesheet } from '../uses'
+import { readCss, readSvgColors, readUnreadInAddress, readUnreadInSvg } from './svg-reader'
 
 /** What is found, each checked to stand where it is said to. */
 function written(source: string, finds: ReturnType<typeof readSvgColors>): string {
@@ -134,4 +135,56 @@ describe('a picture that is made to be slow or deep is read all the same', () =>
     const css = `a{background:url("data:image/svg+xml,${'%20'.repeat(many)}<svg fill='tan'/>${'%'.repeat(many)}")}`
     expect(readCss(css, 'stylesheet')).toHaveLength(1)
   })
+})
+
+test.each([
+  [
+    'a presentation attribute',
+    '<svg>\n<path fill="rgb(var(--r) 0 0)"/></svg>',
+    'rgb(var(--r) 0 0)',
+  ],
+  ['a style', '<svg>\n<path style="stroke:hsl(var(--h) 9% 9%)"/></svg>', 'hsl(var(--h) 9% 9%)'],
+  [
+    'a style sheet',
+    '<svg><style>\na{fill:rgb(1 2 3/var(--a))}</style></svg>',
+    'rgb(1 2 3/var(--a))',
+  ],
+  [
+    'a style sheet of characters',
+    '<svg><style><![CDATA[\na{fill:rgb(1 2 3/var(--a))}]]></style></svg>',
+    'rgb(1 2 3/var(--a))',
+  ],
+  [
+    'a step in time',
+    '<svg>\n<animate attributeName="fill" values="red;rgb(var(--r) 0 0)"/></svg>',
+    'rgb(var(--r) 0 0)',
+  ],
+])('%s of a vector picture that cannot be read exactly is named with its line', (_, svg, text) => {
+  expect(unreadInPicture('mark.svg', svg, readUnreadInSvg)).toEqual([
+    { label: 'mark.svg, line 2', text, why: 'held-elsewhere' },
+  ])
+  expect(readSvgColors(svg).map((find) => find.text)).not.toContain(text)
+})
+
+test('of a picture in CSS, what it takes from elsewhere and pictures in it are named where its address begins', () => {
+  const held = (svg: string) => `data:image/svg+xml,${encodeURIComponent(svg)}`
+  const inner = held('<svg><path fill="#1c5a54"/></svg>')
+  const svg = `<svg><path fill="rgb(var(--r) 0 0)" style="mask:url('${inner}')"/></svg>`
+  const css = `a{\nbackground:url("${held(svg)}")}`
+  expect(
+    unreadInStylesheet(css, readUnreadInAddress).map(({ label, why }) => [label, why]),
+  ).toEqual([
+    ['Custom CSS, line 2', 'held-elsewhere'],
+    ['Custom CSS, line 2', 'picture'],
+  ])
+  expect(readCss(css, 'stylesheet')).toEqual([])
+  // Without colours there is nothing to name.
+  const plain = `a{background:url("${held('<svg><path d="M0 0"/></svg>')}")}`
+  expect(unreadInStylesheet(plain, readUnreadInAddress)).toEqual([])
+})
+
+test('numbers that the picture itself holds are read, and not named', () => {
+  const svg = '<svg><style>:root{--g:28,90,84}a{fill:rgba(var(--g),.5)}</style></svg>'
+  expect(readUnreadInSvg(svg)).toEqual([])
+  expect(readSvgColors(svg).map(({ text }) => text)).toEqual(['28,90,84'])
 })

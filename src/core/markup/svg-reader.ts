@@ -3,9 +3,13 @@ import {
   inSource,
   joined,
   readCssColors,
+  readUnreadColors,
   readValueColors,
+  type CssContext,
   type FoundInCss,
   type SourceText,
+  type UnreadInCss,
+  type UnreadReader,
 } from '../uses'
 import { plainText, xmlText } from './markup-source'
 
@@ -37,51 +41,76 @@ interface Attribute {
   readonly text: SourceText
 }
 
+/** Reads what a text of a vector picture holds, with its places in the source of the picture. */
+interface TextReader<Find> {
+  readonly sheet: (text: SourceText) => readonly Find[]
+  readonly style: (text: SourceText) => readonly Find[]
+  readonly value: (text: SourceText, property: string) => readonly Find[]
+  /** One of the values that an attribute has in time. */
+  readonly step: (text: SourceText, property: string) => readonly Find[]
+}
+
 /** Values of one attribute, one after the other in time. */
-function readSteps(text: string, attribute: string, css: CssReader): FoundInCss[] {
+function stepsOf({ text, sourceAt }: SourceText): SourceText[] {
   let at = 0
-  return text.split(';').flatMap((part) => {
+  return text.split(';').map((part) => {
     const start = at
     at += part.length + 1
-    return css.value(part, attribute).map((find) => ({ ...find, start: start + find.start }))
+    return { text: part, sourceAt: (index) => sourceAt(start + index) }
   })
 }
 
-/** Colours of one tag: its presentation attributes, `style`, pictures it holds, and what it animates. */
-function readTag(svg: string, tag: string, attributes: readonly Attribute[], css: CssReader) {
+/** What one tag holds: its presentation attributes, `style`, pictures in these, and what it animates. */
+function readTag<Find>(
+  tag: string,
+  attributes: readonly Attribute[],
+  reader: TextReader<Find>,
+): Find[] {
   const animated = ANIMATES.has(tag)
     ? attributes.find(({ name }) => name === 'attributeName')?.text.text.trim()
     : undefined
-  return attributes.flatMap(({ name, text }): FoundInCss[] => {
-    if (name === 'style') return inSource(svg, text, css.style(text.text))
-    if (svgColorAttributes.has(name)) return inSource(svg, text, css.value(text.text, name))
+  return attributes.flatMap(({ name, text }): readonly Find[] => {
+    if (name === 'style') return reader.style(text)
+    if (svgColorAttributes.has(name)) return reader.value(text, name)
     if (animated && svgColorAttributes.has(animated) && ANIMATED_TO.has(name)) {
-      // What changes in time cannot follow a slot: `var()` is not read there.
-      const finds = readSteps(text.text, animated, css)
-      return inSource(svg, text, finds).map((find) => ({ ...find, bindable: false }))
+      return stepsOf(text).flatMap((step) => reader.step(step, animated))
     }
     return []
   })
 }
 
-interface CssReader {
-  readonly sheet: (text: string) => readonly FoundInCss[]
-  readonly style: (text: string) => readonly FoundInCss[]
-  readonly value: (text: string, property: string) => readonly FoundInCss[]
-}
-
-function cssReader(depth: number): CssReader {
-  const pictures = depth < DEEPEST ? (svg: string) => readSvg(svg, depth + 1) : undefined
+function colorReader(svg: string, depth: number): TextReader<FoundInCss> {
+  const pictures = depth < DEEPEST ? (held: string) => readColors(held, depth + 1) : undefined
+  const value: TextReader<FoundInCss>['value'] = (text, property) =>
+    inSource(svg, text, readValueColors(text.text, property, pictures))
   return {
-    sheet: (text) => readCssColors(text, 'stylesheet', pictures),
-    style: (text) => readCssColors(text, 'declarationList', pictures),
-    value: (text, property) => readValueColors(text, property, pictures),
+    sheet: (text) => inSource(svg, text, readCssColors(text.text, 'stylesheet', pictures)),
+    style: (text) => inSource(svg, text, readCssColors(text.text, 'declarationList', pictures)),
+    value,
+    // What changes in time cannot follow a slot: `var()` is not read there.
+    step: (...of) => value(...of).map((find) => ({ ...find, bindable: false })),
   }
 }
 
-function readSvg(svg: string, depth: number): FoundInCss[] {
-  const css = cssReader(depth)
-  const found: FoundInCss[] = []
+function unreadReader(pictures: UnreadReader): TextReader<UnreadInCss> {
+  const read = (css: string, context: CssContext, placeOf: (at: number) => number) =>
+    readUnreadColors(css, context, pictures).map((each) => ({
+      ...each,
+      start: placeOf(each.start),
+    }))
+  const value: TextReader<UnreadInCss>['value'] = ({ text, sourceAt }, property) =>
+    read(`${property}:${text}`, 'declarationList', (at) => sourceAt(at - property.length - 1))
+  return {
+    sheet: ({ text, sourceAt }) => read(text, 'stylesheet', sourceAt),
+    style: ({ text, sourceAt }) => read(text, 'declarationList', sourceAt),
+    value,
+    step: value,
+  }
+}
+
+/** Goes through a vector picture as browsers read the file of one: as XML. */
+function readSvg<Find>(svg: string, reader: TextReader<Find>): Find[] {
+  const found: Find[] = []
   let tag = ''
   let attributes: Attribute[] = []
   let name = ''
@@ -89,13 +118,12 @@ function readSvg(svg: string, depth: number): FoundInCss[] {
   /** The text of the style sheet that is open. */
   let sheet: SourceText[] | undefined
   const openTag = () => {
-    for (const find of readTag(svg, tag, attributes, css)) found.push(find)
+    for (const find of readTag(tag, attributes, reader)) found.push(find)
     attributes = []
   }
   const closeSheet = () => {
     if (!sheet?.length) return
-    const text = joined(sheet)
-    for (const find of inSource(svg, text, [...css.sheet(text.text)])) found.push(find)
+    for (const find of reader.sheet(joined(sheet))) found.push(find)
   }
   const nothing = () => undefined
   const tokenizer = new Tokenizer(
@@ -140,12 +168,15 @@ function readSvg(svg: string, depth: number): FoundInCss[] {
   return found
 }
 
+const readColors = (svg: string, depth: number): FoundInCss[] =>
+  readSvg(svg, colorReader(svg, depth))
+
 /**
  * Every colour in a vector picture as a file of its own, which browsers read as XML:
  * presentation and `style` attributes, style sheets, what is animated, and pictures it holds
  * itself, each with its exact place. Words, addresses and names are passed over.
  */
-export const readSvgColors = (svg: string): FoundInCss[] => readSvg(svg, 0)
+export const readSvgColors = (svg: string): FoundInCss[] => readColors(svg, 0)
 
 /** Every colour in CSS, those of vector pictures that stand in its addresses included. */
 export const readCss = (css: string, context: 'stylesheet' | 'declarationList'): FoundInCss[] =>
@@ -154,3 +185,14 @@ export const readCss = (css: string, context: 'stylesheet' | 'declarationList'):
 /** The same in one value by itself, as an attribute holds it. */
 export const readCssValue = (value: string, property: string): FoundInCss[] =>
   readValueColors(value, property, readSvgColors)
+
+/** A picture in a picture in CSS: its characters are escaped twice. */
+const unreadInHeld: UnreadReader = (svg) =>
+  readSvgColors(svg).length ? [{ start: 0, text: svg, why: 'picture' }] : []
+
+/** What cannot be read exactly in a vector picture that an address in CSS holds. */
+export const readUnreadInAddress: UnreadReader = (svg) => readSvg(svg, unreadReader(unreadInHeld))
+
+/** What cannot be read exactly in a vector picture as a file of its own. */
+export const readUnreadInSvg: UnreadReader = (svg) =>
+  readSvg(svg, unreadReader(readUnreadInAddress))

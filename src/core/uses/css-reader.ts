@@ -240,6 +240,8 @@ function findsIn(css: string, property: string, scanned: Scanned): FoundInCss[] 
   }))
 }
 
+export type CssContext = 'stylesheet' | 'declarationList'
+
 /**
  * Every colour in a stylesheet, or in one declaration list (`style="…"`), with
  * its exact place. Comments, strings, addresses and selectors are passed over;
@@ -247,7 +249,7 @@ function findsIn(css: string, property: string, scanned: Scanned): FoundInCss[] 
  */
 export function readCssColors(
   css: string,
-  context: 'stylesheet' | 'declarationList',
+  context: CssContext,
   pictures: PictureReader = noPictures,
 ): FoundInCss[] {
   const found: FoundInCss[] = []
@@ -317,10 +319,17 @@ export interface UnreadInCss {
   readonly why: 'held-elsewhere' | 'picture'
 }
 
-/** All that `readCssColors` leaves alone because it cannot be read exactly, in the order in which it stands. */
+/** Tells what a vector picture holds that cannot be read exactly. */
+export type UnreadReader = (svg: string) => readonly UnreadInCss[]
+
+/**
+ * All that `readCssColors` leaves alone because it cannot be read exactly, in the order in which it
+ * stands; what is in a picture stands where the address of the picture begins.
+ */
 export function readUnreadColors(
   css: string,
-  context: 'stylesheet' | 'declarationList',
+  context: CssContext,
+  pictures: UnreadReader = () => [],
 ): UnreadInCss[] {
   const found: UnreadInCss[] = []
   const channels = new Channels()
@@ -331,8 +340,10 @@ export function readUnreadColors(
       found.push({ start, text: css.slice(start, end), why: 'held-elsewhere' })
     }
     for (const address of heldAddresses(css, declaration.tokens)) {
-      if (/<svg[\s/>]/i.test(heldSvg(address)?.svg.text ?? '')) continue
-      found.push({ start: address.sourceAt(0), text: address.text, why: 'picture' })
+      const start = address.sourceAt(0)
+      const svg = heldSvg(address)?.svg.text ?? ''
+      if (/<svg[\s/>]/i.test(svg)) for (const each of pictures(svg)) found.push({ ...each, start })
+      else found.push({ start, text: address.text, why: 'picture' })
     }
   })
   const held = channels.found()

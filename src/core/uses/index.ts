@@ -1,6 +1,14 @@
 export { slotDuties, type SlotDuty } from './duties'
-export { unreadInSnippets, unreadInStylesheet, type Unread } from './unread'
-export { paintsOf, readCssColors, readValueColors } from './css-reader'
+export { unreadInPicture, unreadInSnippets, unreadInStylesheet, type Unread } from './unread'
+export {
+  paintsOf,
+  readCssColors,
+  readUnreadColors,
+  readValueColors,
+  type CssContext,
+  type UnreadInCss,
+  type UnreadReader,
+} from './css-reader'
 export { noPictures, type PictureReader } from './held-pictures'
 export { inSource, joined, Mapping, type SourceText } from './source-text'
 export { byteOf, byteOffsets, fromBase64, toBase64 } from './base64'

@@ -36,7 +36,7 @@ const LEADS = new Set(['href'])
 
 /** A text in a snippet, as it is read. */
 export interface SnippetText {
-  readonly as: 'words' | 'link' | 'style'
+  readonly as: 'words' | 'link' | 'style' | 'paint'
   /** The attribute whose value it is; absent between tags. */
   readonly attribute?: string
   readonly text: SourceText
@@ -44,11 +44,12 @@ export interface SnippetText {
 
 const kindOfAttribute = (name: string): SnippetText['as'] | undefined => {
   if (name === 'style') return 'style'
+  if (PRESENTATION.has(name)) return 'paint'
   if (LEADS.has(name)) return 'link'
   return READ.has(name) ? 'words' : undefined
 }
 
-/** The words, links and styles of a snippet, which is stored clean; nothing of its markup. */
+/** The words, links, styles and paints of a snippet, which is stored clean; nothing of its markup. */
 export function readSnippetTexts(html: string): SnippetText[] {
   const found: SnippetText[] = []
   let at = 0

@@ -57,6 +57,14 @@ test('a snippet names itself; a long stretch is told by its beginning', () => {
   expect(found.map(({ text }) => text.length)).toEqual([17, 81])
 })
 
+test('what paints in a snippet is looked at as its styles are', () => {
+  const html = '<svg><path fill="rgb(var(--r) 0 0)" stroke="#1c5a54"></path></svg>'
+  const body = { elements: { e: { kind: 'embed', content: { name: 'Badge', html } } } }
+  expect(unreadInSnippets({ body } as unknown as Frame)).toEqual([
+    { label: 'Badge', text: 'rgb(var(--r) 0 0)', why: 'held-elsewhere' },
+  ])
+})
+
 test('every colour function of a real stylesheet is read, or named, or takes numbers that are read', () => {
   // Bootstrap 5 writes most of its colours as rgba() of custom properties that hold three numbers.
   const css = readFileSync('node_modules/bootstrap/dist/css/bootstrap.css', 'utf8')

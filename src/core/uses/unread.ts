@@ -1,7 +1,7 @@
 import { textLines } from '../css'
 import type { ContentOf } from '../elements'
 import type { Frame, Page } from '../site'
-import { readUnreadColors, type UnreadInCss } from './css-reader'
+import { readUnreadColors, type UnreadInCss, type UnreadReader } from './css-reader'
 import { readSnippetTexts } from './snippet-reader'
 
 /** Something that a sweep leaves alone because it cannot be read exactly. */
@@ -21,28 +21,36 @@ function textOf(text: string): string {
   return line.length > MOST_TEXT ? `${line.slice(0, MOST_TEXT)}…` : line
 }
 
-/** What cannot be read exactly in the custom CSS of a site. */
-export function unreadInStylesheet(css: string): Unread[] {
-  const lines = textLines(css)
-  return readUnreadColors(css, 'stylesheet').map(({ start, text, why }) => ({
-    label: `Custom CSS, line ${lines.lineAt(start)}`,
-    text: textOf(text),
+/** What is unread in a text of many lines, each with the line on which it begins. */
+function byLine(name: string, text: string, unread: readonly UnreadInCss[]): Unread[] {
+  const lines = textLines(text)
+  return unread.map(({ start, text: own, why }) => ({
+    label: `${name}, line ${lines.lineAt(start)}`,
+    text: textOf(own),
     why,
   }))
 }
 
+/** What cannot be read exactly in the custom CSS of a site, pictures in its addresses included. */
+export const unreadInStylesheet = (css: string, pictures?: UnreadReader): Unread[] =>
+  byLine('Custom CSS', css, readUnreadColors(css, 'stylesheet', pictures))
+
+/** The same in the file of a vector picture. */
+export const unreadInPicture = (name: string, svg: string, read: UnreadReader): Unread[] =>
+  byLine(name, svg, read(svg))
+
 /** The same in the snippets of a page, or of header and footer. */
-export function unreadInSnippets({ body, ...of }: Frame | Page): Unread[] {
+export function unreadInSnippets({ body, ...of }: Frame | Page, pictures?: UnreadReader): Unread[] {
   return Object.values(body.elements).flatMap(({ kind, content }) => {
     if (kind !== 'embed') return []
     const { html, name } = content as ContentOf<'embed'>
+    const label = 'title' in of ? `${of.title}, ${name}` : name
     return readSnippetTexts(html)
-      .filter(({ as }) => as === 'style')
-      .flatMap(({ text }) => readUnreadColors(text.text, 'declarationList'))
-      .map(({ text, why }) => ({
-        label: 'title' in of ? `${of.title}, ${name}` : name,
-        text: textOf(text),
-        why,
-      }))
+      .flatMap(({ as, attribute, text: { text } }) => {
+        if (as === 'style') return readUnreadColors(text, 'declarationList', pictures)
+        if (as !== 'paint') return []
+        return readUnreadColors(`${attribute}:${text}`, 'declarationList', pictures)
+      })
+      .map(({ text, why }) => ({ label, text: textOf(text), why }))
   })
 }

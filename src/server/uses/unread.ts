@@ -1,19 +1,20 @@
 import type { Transaction } from 'sequelize'
+import { readUnreadInAddress, readUnreadInSvg } from '@/core/markup'
 import { done, type Result, type UnreadPlaces } from '@/core/payloads'
 import type { Page } from '@/core/site'
-import { unreadInSnippets, unreadInStylesheet, type Unread } from '@/core/uses'
+import { unreadInPicture, unreadInSnippets, unreadInStylesheet, type Unread } from '@/core/uses'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
 import { loadFrame, loadStates, type RecordState } from '../records'
-import { fileStore } from '../storage'
+import { vectorText } from '../storage'
 
 /** Places that are told one by one; others are counted. */
 const MOST_TOLD = 20
 /** Pages that are in memory at the same time. */
 const AT_ONCE = 40
 
-/** What the stored text of a page has where something in its snippets may not be readable. */
+/** What a text has where something in it may not be readable: a page as it is stored, or the file of a picture. */
 const MAYBE = String.raw`\m(rgba?|hsla?|hwb|(ok)?lab|(ok)?lch|color)\(|data:image/svg`
 
 async function onPages(siteId: string, transaction: Transaction): Promise<Unread[]> {
@@ -28,12 +29,16 @@ async function onPages(siteId: string, transaction: Transaction): Promise<Unread
   const found: Unread[] = []
   for (let at = 0; at < states.length; at += AT_ONCE) {
     const batch = await loadStates(siteId, states.slice(at, at + AT_ONCE), transaction, false)
-    for (const { record } of batch) found.push(...unreadInSnippets(record as Page))
+    for (const { record } of batch) {
+      found.push(...unreadInSnippets(record as Page, readUnreadInAddress))
+    }
   }
   return found
 }
 
-/** Vector pictures whose files are gone. */
+const maybe = new RegExp(MAYBE.replace(String.raw`\m`, String.raw`\b`), 'i')
+
+/** Vector pictures that hold what cannot be read, or whose files are gone. */
 async function inPictures(siteId: string, transaction: Transaction): Promise<Unread[]> {
   const rows = await select<{ path: string; file: string }>(
     `select r.path, c.body::jsonb ->> 'file' as file from records r
@@ -45,7 +50,9 @@ async function inPictures(siteId: string, transaction: Transaction): Promise<Unr
   )
   const found: Unread[] = []
   for (const { path, file } of rows) {
-    if (!(await fileStore().has(file))) found.push({ label: path, text: '', why: 'file-gone' })
+    const svg = await vectorText(file)
+    if (svg === undefined) found.push({ label: path, text: '', why: 'file-gone' })
+    else if (maybe.test(svg)) found.push(...unreadInPicture(path, svg, readUnreadInSvg))
   }
   return found
 }
@@ -57,8 +64,8 @@ export function unreadPlaces(actor: Actor, siteId: string): Promise<Result<Unrea
     if (!site.ok) return site
     const frame = await loadFrame(siteId, transaction)
     const found = [
-      ...unreadInStylesheet(frame.customCss),
-      ...unreadInSnippets(frame),
+      ...unreadInStylesheet(frame.customCss, readUnreadInAddress),
+      ...unreadInSnippets(frame, readUnreadInAddress),
       ...(await onPages(siteId, transaction)),
       ...(await inPictures(siteId, transaction)),
     ]
