@@ -4,8 +4,8 @@ import { chromiumLaunch } from './e2e/chromium'
 /** ./easel test starts the server and the database, and says where they are. */
 export default defineConfig({
   testDir: 'e2e',
-  outputDir: process.env.EASEL_RESULTS ?? '.easel/test-results',
-  // The journeys change the same demo sites; on each stand they go one after the other.
+  outputDir: '.easel/test-results',
+  // The journeys change the same demo sites; they go one after the other.
   workers: 1,
   timeout: 120_000,
   expect: { timeout: 15_000 },

@@ -206,7 +206,7 @@ test('a sweep is taken back from the history after later work; what was changed 
   await sweepButton(page).click()
   await expect(applied(page)).toBeVisible()
   // What did not follow is told of still.
-  const left = page.getByRole('region', { name: 'Pictures that would not follow' })
+  const left = page.getByRole('region', { name: 'Pictures that do not follow' })
   await expect(left.getByRole('button', { name: /^Recolour/ }).first()).toBeVisible()
   await openView(page, '/add-ons')
   await page.getByRole('button', { name: /^Newsletter form/ }).click()

@@ -41,7 +41,7 @@ test('a colour goes from everything with its kin, the logo too, and undo brings 
   const hits = page.getByRole('list', { name: 'Hits' })
   await expect(page.getByRole('region', { name: 'Pairs and dry run' })).toContainText('stays loose')
   await expect(sweepButton(page)).toBeVisible()
-  // The list grows as the last dry run comes, and gives way to the pictures that would not follow.
+  // The list grows as the last dry run comes, and gives way to the pictures that do not follow.
   await expect(async () => {
     await hits.evaluate((list) => list.parentElement!.scrollTo(0, list.scrollHeight))
     await expect(hits.getByText('Vector pictures')).toBeVisible({ timeout: 1000 })

@@ -2,13 +2,10 @@ import { spawn } from 'node:child_process'
 import { mkdirSync } from 'node:fs'
 import net from 'node:net'
 import path from 'node:path'
-import { stripVTControlCharacters } from 'node:util'
 
 export const root = path.resolve(import.meta.dirname, '..')
 export const stateFolder = path.join(root, '.easel')
 mkdirSync(stateFolder, { recursive: true })
-
-export const withoutColors = (text) => stripVTControlCharacters(text ?? '').trim()
 
 /** Something went wrong that a person can mend. */
 export class Failure extends Error {

@@ -1,14 +1,17 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import path from 'node:path'
+import { stripVTControlCharacters } from 'node:util'
 import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, unpackDebian } from './machine.mjs'
-import { runBrowser } from './journeys.mjs'
 import { runKills } from './long/kills.mjs'
 import { startPostgres } from './postgres.mjs'
-import { execute, Failure, npx, stateFolder, step, withoutColors } from './steps.mjs'
+import { startApplication, startServer } from './server.mjs'
+import { execute, Failure, freePort, npx, stateFolder, step } from './steps.mjs'
 
 const count = { passed: 0, failed: 0 }
 /** What failed and why, told again at the very end, where a long log is read. */
 const failures = []
+
+const withoutColors = (text) => stripVTControlCharacters(text ?? '').trim()
 
 /** A check that passes or fails as a whole. */
 async function check(told, work) {
@@ -51,6 +54,49 @@ async function runJest(databaseUrl) {
   }
   count.passed += numPassedTests
   count.failed += numFailedTests + numRuntimeErrorTestSuites
+}
+
+/** The failed journeys of a suite of Playwright's report, with their first error each. */
+function failuresOf({ file, suites = [], specs = [] }) {
+  const failed = specs
+    .filter(({ ok }) => !ok)
+    .map(({ title, line, tests }) => {
+      const [error] = tests.flatMap(({ results }) => results.flatMap(({ errors }) => errors))
+      return `${file}:${line} ${title}\n${withoutColors(error?.message)}`
+    })
+  return [...failed, ...suites.flatMap(failuresOf)]
+}
+
+async function runBrowser({ address, published }, second, filter, isLong) {
+  const report = path.join(stateFolder, 'playwright.json')
+  rmSync(report, { force: true })
+  const xss = await unpackDebian(
+    'golang-github-microcosm-cc-bluemonday-dev',
+    'usr/share/gocode/src/github.com/microcosm-cc/bluemonday',
+  )
+  try {
+    await step('Browser tests', () =>
+      npx('playwright', ['test', ...filter], {
+        env: {
+          EASEL_ADDRESS: address,
+          EASEL_PUBLISHED: published,
+          EASEL_SECOND: second.address,
+          EASEL_XSS: xss,
+          ...(isLong ? { EASEL_EDITS: '500', EASEL_LOOKS: '300' } : {}),
+          PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+          PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
+        },
+      }),
+    )
+  } catch (error) {
+    console.log(error.message)
+    if (!existsSync(report)) count.failed += 1
+  }
+  if (!existsSync(report)) return
+  const { stats, errors, suites } = readJson(report)
+  failures.push(...suites.flatMap(failuresOf))
+  count.passed += stats.expected
+  count.failed += stats.unexpected + stats.flaky + errors.length
 }
 
 /** Palettes that every generated theme is held against, half of them on each core. */
@@ -106,11 +152,36 @@ export async function run({ options: given }) {
     }
     if (part !== 'unit') {
       await ensureBuild()
-      const each = await runBrowser(postgres, { files, filter, isLong })
-      for (const { passed, failed, told } of each) {
-        count.passed += passed
-        count.failed += failed
-        failures.push(...told)
+      await postgres.createDatabase('browser')
+      const databaseUrl = postgres.address('browser')
+      const server = { files: path.join(files, 'browser') }
+      await step('Preparing the demo sites', () =>
+        npx('tsx', ['demo/prepare.ts'], {
+          env: { DATABASE_URL: databaseUrl, EASEL_FILES: server.files },
+        }),
+      )
+      const running = await step('Starting the application', async () =>
+        startApplication({
+          port: await freePort(4373),
+          publishedPort: await freePort(5373),
+          databaseUrl,
+          files: server.files,
+          log: 'test-server.log',
+        }),
+      )
+      // A second server on the same database, as a balancer would have it.
+      const second = await startServer({
+        port: await freePort(4383),
+        publishedPort: await freePort(5383),
+        databaseUrl,
+        files: server.files,
+        log: 'test-server-2.log',
+      })
+      try {
+        await runBrowser(running, second, filter, isLong)
+      } finally {
+        await second.stop()
+        await running.stop()
       }
     }
   } finally {

@@ -10,7 +10,7 @@ export {
 } from './groups'
 export { isKin, movedAlong } from './family'
 export { boundTo, leftoverFinder, waiting, type Leftover } from './leftovers'
-export { distanceToKey, pairFor } from './match'
+export { distanceToKey, pairFor, type Sought } from './match'
 export { pairFaults, type PairFault } from './pair-faults'
 export {
   sweepPair,
@@ -20,8 +20,17 @@ export {
   type SweepPaints,
   type SweepRequest,
 } from './pair'
-export { changesOfHits, chosenHits, facetsOf, hitFor, planSweep, type Hit } from './plan'
 export {
+  changesOfHits,
+  chosenHits,
+  decisionSwept,
+  facetsOf,
+  hitFor,
+  planSweep,
+  type Hit,
+} from './plan'
+export {
+  areAllTicked,
   fitsFilter,
   isWithin,
   mostRules,

@@ -7,7 +7,7 @@ import { pairFor, type Sought } from './match'
 import type { SweepRequest } from './pair'
 import { recodedChanges } from './recoded'
 import { rememberedChanges } from './remembered'
-import { tickedBy, type Facets, type Ticks } from './ticks'
+import { areAllTicked, tickedBy, type Facets, type Ticks } from './ticks'
 import { decisionAfter, textAfter, textColorAfter } from './replacement'
 
 /** One line of a dry run. */
@@ -46,6 +46,19 @@ function outcomeOf(
   const to = decisionAfter(palette, use, pairs[pair]!)
   const isSame = canonicalJson(to) === canonicalJson(use.decision)
   return { pair, to, color: decisionColor(palette, to), isSame }
+}
+
+/**
+ * What a decision comes to wherever it stands by itself; undefined where no pair takes it, or it
+ * stays what it is. Texts that hold colours, and the palette, ask for more: `hitFor`.
+ */
+export function decisionSwept(
+  palette: Palette,
+  use: Sought,
+  { pairs }: SweepRequest,
+): ColorDecision | undefined {
+  const outcome = outcomeOf(palette, use, pairs)
+  return outcome && !outcome.isSame ? outcome.to : undefined
 }
 
 /** Outcomes that were found, by the decisions that come to them, which tell the colour as well: many uses share one. */
@@ -109,7 +122,7 @@ export const facetsOf = ({ use, pair }: Pick<Hit, 'use' | 'pair'>): Facets => ({
 
 /** The hits that are carried out: all but those that were unticked. */
 export function chosenHits(hits: readonly Hit[], ticks: Ticks = {}): Hit[] {
-  if (!ticks.rules?.length && !ticks.except?.length) return [...hits]
+  if (areAllTicked(ticks)) return [...hits]
   const isTicked = tickedBy(ticks)
   return hits.filter((hit) => isTicked(hit.key, facetsOf(hit)))
 }

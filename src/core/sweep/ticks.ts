@@ -49,6 +49,10 @@ export const ticksSchema = z.strictObject({
   except: z.array(z.string().max(400)).max(100_000).optional(),
 })
 export type Ticks = z.infer<typeof ticksSchema>
+
+/** Whether nothing was unticked. */
+export const areAllTicked = (ticks: Ticks | undefined): boolean =>
+  !ticks?.rules?.length && !ticks?.except?.length
 export type TickRule = NonNullable<Ticks['rules']>[number]
 
 /** Whether rules tick what they fit. */

@@ -54,7 +54,10 @@ export function usesIn(
 }
 
 /** Uses with the colours that a palette gives them; references to slots that it does not have are left out. */
-export function usesUnder(palette: Palette, uses: readonly Use[]): Use[] {
+export function usesUnder<T extends Pick<Use, 'decision' | 'color'>>(
+  palette: Palette,
+  uses: readonly T[],
+): T[] {
   return uses.flatMap((use) => {
     const { decision } = use
     if (!isBound(decision)) return use.color ? [use] : []

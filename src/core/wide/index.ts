@@ -3,6 +3,7 @@ export { questionOf } from './sweep'
 export { rhythmsFor, type Rhythms } from './give-rhythm'
 export { kindOfWide, wideIntent, wideKinds, type WideIntent } from './wides'
 export type {
+  Everywhere,
   Expected,
   Known,
   PageBands,

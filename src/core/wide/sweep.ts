@@ -2,8 +2,10 @@ import * as z from 'zod'
 import { decisionWords } from '../edit'
 import { isBound, siteDocs, type ColorDecision, type Frame } from '../site'
 import {
+  areAllTicked,
   changesOfHits,
   chosenHits,
+  decisionSwept,
   distanceToKey,
   pairFaults,
   planSweep,
@@ -55,6 +57,11 @@ export const sweep = defineWide({
   plan({ request, frame }, { uses, read }) {
     const hits = chosenHits(planSweep(frame.palette, uses, request), request.ticks)
     return hits.length ? { changes: changesOfHits(hits, read), count: hits.length } : nothing
+  },
+  everywhere({ request, frame }) {
+    const { ticks, paints, scope } = request
+    if (!areAllTicked(ticks) || paints || scope !== 'site') return undefined
+    return (sought) => decisionSwept(frame.palette, sought, request)
   },
   describe({ request: { pairs }, frame }, count) {
     const docs = siteDocs(frame)

@@ -3,6 +3,7 @@ import type { Change } from '../changes'
 import type { EditProblem } from '../edit'
 import type { KnownOfSite } from '../exchange'
 import type {
+  ColorDecision,
   Frame,
   PageId,
   Placed,
@@ -12,7 +13,7 @@ import type {
   StyleId,
   ThemeId,
 } from '../site'
-import type { SweepPaints } from '../sweep'
+import type { Sought, SweepPaints } from '../sweep'
 import type { BandEntry, Use } from '../uses'
 
 /** Uses that are asked for: those bound to one of the slots, and loose ones of one of the colours (keys). */
@@ -76,6 +77,9 @@ export interface Planned {
   readonly count: number
 }
 
+/** What any decision comes to; undefined where it stays. */
+export type Everywhere = (sought: Sought) => ColorDecision | undefined
+
 export type Prepared<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: EditProblem }
 
@@ -100,6 +104,11 @@ export interface WideKind<Intent extends { readonly type: string }, Ready> {
   readonly reach: (ready: Ready) => Reach
   /** The changes of one record; none where it stays as it is. */
   readonly plan: (ready: Ready, subject: Subject) => Planned
+  /**
+   * What a decision that stands by itself on a page comes to, where that hangs on nothing but the
+   * decision: pages that hold no others are then not planned one by one.
+   */
+  readonly everywhere?: (ready: Ready) => Everywhere | undefined
   /** One line for people. `count` is the sum of what was planned. */
   readonly describe: (ready: Ready, count: number) => string
   /** Whether the state before is kept under a name of its own. */

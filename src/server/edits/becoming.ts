@@ -22,7 +22,9 @@ interface Changing extends RecordRef {
   readonly counted: number
 }
 
-const isWhole = ({ to }: TextExchange): boolean => colorDecision.safeParse(to).success
+/** Whether what is put in the place of a decision is one. */
+export const isWhole = ({ to }: Pick<TextExchange, 'to'>): boolean =>
+  colorDecision.safeParse(to).success
 
 /**
  * What a page becomes where nothing but decisions is exchanged in it, and all that stand there

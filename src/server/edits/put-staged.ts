@@ -74,7 +74,7 @@ async function exchangeDecisions(run: Run): Promise<void> {
 
 /**
  * Where all of some decisions of a record were exchanged, what is kept beside it is exchanged
- * where it is; looks are taken out, to be put as what they come to.
+ * where it is.
  */
 async function exchangeEverywhere(run: Run): Promise<void> {
   await run(
@@ -82,22 +82,29 @@ async function exchangeEverywhere(run: Run): Promise<void> {
      where s.job = $1 and u.record = r.no and u.start is null and u.written = d.from_written
        and u.slot is not distinct from d.from_slot and u.shade is not distinct from d.from_shade`,
   )
-  const some = `(select r.no, s.at, array_agg(d.from_text) as froms, array_agg(d.to_text) as tos
-    ${joined} join staged_exchanges d on d.job = s.job and d.at = s.at
-    where s.job = $1 group by 1, 2) s`
-  const holding = (text: string) =>
-    `exists (select from unnest(s.froms) f where position(f in ${text}) > 0)`
+  /** The rows of a table in whose texts something is exchanged, sought record by record: they are few of many. */
+  const holding = (table: 'bands' | 'looks', key: string, text: string) =>
+    `d as materialized (
+       select r.no, d.from_text, d.to_text
+       ${joined} join staged_exchanges d on d.job = s.job and d.at = s.at where s.job = $1
+     ), s as materialized (
+       select no, array_agg(from_text) as froms, array_agg(to_text) as tos from d group by 1
+     ), h as materialized (
+       select distinct d.no, l.${key} from d cross join lateral (
+         select l.${key}, l.${text} from ${table} l where l.record = d.no offset 0) l
+       where position(d.from_text in l.${text}) > 0)`
   await run(
-    `update bands b set fill = exchanged(b.fill, s.froms, s.tos) from ${some}
-     where b.record = s.no and b.fill is not null and ${holding('b.fill')}`,
+    `with ${holding('bands', 'n', 'fill')}
+     update bands b set fill = exchanged(b.fill, s.froms, s.tos)
+     from h join s using (no) where b.record = h.no and b.n = h.n`,
   )
   await run(
-    `with gone as (
-       delete from looks l using ${some} where l.record = s.no and ${holding('l.look')}
-       returning s.at, l.count, exchanged(l.look, s.froms, s.tos) as look)
-     insert into staged_looks (job, at, site_id, key, look, count)
-     select $1, at, $2, ${lookKeyOf('look')}, look, sum(count)
-     from gone group by at, look`,
+    `with ${holding('looks', 'key', 'look')}, gone as (
+       delete from looks l using h join s using (no) where l.record = h.no and l.key = h.key
+       returning l.record, l.count, exchanged(l.look, s.froms, s.tos) as look)
+     insert into looks as k (record, site_id, key, look, count)
+     select record, $2, ${lookKeyOf('look')}, look, sum(count) from gone group by record, look
+     on conflict (record, key) do update set count = k.count + excluded.count`,
   )
 }
 
@@ -105,7 +112,8 @@ async function exchangeEverywhere(run: Run): Promise<void> {
 async function putRows(table: 'uses' | 'bands', run: Run): Promise<void> {
   const columns = Object.keys(indexColumns[table]).filter((name) => name !== 'record')
   await run(
-    `delete from ${table} l using (select r.no, s.${table} as count ${joined} where s.job = $1) s
+    `delete from ${table} l using (
+       select r.no, s.${table} as count ${joined} where s.job = $1 and s.${table} is not null) s
      where l.record = s.no and l.n >= s.count`,
   )
   await run(

@@ -5,8 +5,8 @@ import { insertLong, insertRows, select, tell, type Columns } from '../database/
 import { putContents, type Written } from '../records'
 import { bandColumns, lookColumns, readersVersion, useColumns } from '../uses/rows'
 import {
+  everywhereColumns,
   stagedTables,
-  type EverywhereRow,
   type ExchangedRow,
   type IndexChange,
 } from '../uses/index-change'
@@ -71,20 +71,6 @@ const exchangedColumns: Columns<ExchangedRow & { readonly job: string; readonly 
   shade: 'text',
   written: 'text',
 }
-const everywhereColumns: Columns<EverywhereRow & { readonly job: string; readonly at: number }> = {
-  job: 'text',
-  at: 'int',
-  from_text: 'text',
-  to_text: 'text',
-  from_slot: 'text',
-  from_shade: 'text',
-  from_written: 'text',
-  color: 'text',
-  slot: 'text',
-  shade: 'text',
-  written: 'text',
-}
-
 /** Puts some records beside the site; their contents where all contents lie, for nothing refers to them yet. */
 export async function stage(
   job: string,
@@ -127,7 +113,11 @@ export async function stage(
   await put('staged_bands', beside(bandColumns), ({ rows: { bands } }) => bands)
   await put('staged_looks', beside(lookColumns), ({ rows: { looks } }) => looks)
   await put('staged_decisions', exchangedColumns, ({ exchanged }) => exchanged)
-  await put('staged_exchanges', everywhereColumns, ({ everywhere }) => everywhere)
+  await put(
+    'staged_exchanges',
+    { ...everywhereColumns, job: 'text', at: 'int' },
+    ({ everywhere }) => everywhere,
+  )
 }
 
 /** Tells the database how much stands beside its sites: it plans the exchange of rows by that, and its own survey is late. */

@@ -11,10 +11,13 @@ import type { ReachedRecord } from '../uses/questions'
 import { becoming, Refused } from './becoming'
 import { abandonUndone, addToHistory, changeAndTell } from './change-site'
 import { keepStagedChanges, putStaged } from './put-staged'
+import { stageExchanged, type WholeExchange } from './stage-exchanged'
 import { outdated, stage, stagedTotals, surveyStaged, unstage, type Staged } from './staging'
 
 /** Records that are in memory at the same time. */
 const AT_ONCE = 40
+/** Statements that the database works on at the same time, where they do not hang on each other. */
+const HANDS = 2
 /** How often what changed meanwhile is planned again before the site is held for it. */
 const MOST_ROUNDS = 3
 
@@ -41,6 +44,11 @@ export interface WidePlan<Ready> {
     after: number,
     transaction?: Transaction,
   ) => Promise<ReachedRecord[]>
+  /** What is exchanged on pages wherever it stands, so that those that hold nothing else need not be planned. */
+  readonly everywhere?: (
+    ready: Ready,
+    transaction?: Transaction,
+  ) => Promise<WholeExchange | undefined>
   /** Plans of some records, one for each; none where a record stays as it is. */
   readonly plan: (
     ready: Ready,
@@ -105,6 +113,42 @@ function later<T>(work: Promise<T>): Promise<T> {
   return work
 }
 
+/** What came to stand beside the site: how many records, and the number that the next one gets. */
+interface PutAside {
+  readonly there: number
+  readonly next: number
+}
+
+/** Has the database put pages beside the site that a plan for all of them is enough for. */
+async function stageWhole<Ready>(
+  { job, siteId, plan, watch }: Run<Ready>,
+  ready: Ready,
+  reached: readonly ReachedRecord[],
+  first: number,
+  transaction?: Transaction,
+): Promise<PutAside & { readonly left: readonly ReachedRecord[] }> {
+  const pages = reached.filter(({ kind, hash }) => kind === 'page' && hash !== null)
+  const exchange = pages.length > 1 ? await plan.everywhere?.(ready, transaction) : undefined
+  if (!exchange?.rows.length) return { left: reached, there: 0, next: first }
+  const done = new Set<string>()
+  const starts = Array.from({ length: Math.ceil(pages.length / AT_ONCE) }, (_, i) => i * AT_ONCE)
+  // Whoever is free takes the next ones.
+  const next = starts.values()
+  const takeOn = async () => {
+    for (const at of next) {
+      if (watch.isCancelled()) throw new Cancelled()
+      const batch = pages.slice(at, at + AT_ONCE)
+      for (const id of await stageExchanged(job, siteId, first + at, batch, exchange)) done.add(id)
+      watch.report((0.9 * done.size) / reached.length, 'planning')
+    }
+  }
+  // Nothing goes on behind the back of whoever goes on from here.
+  const ended = await Promise.allSettled(Array.from({ length: HANDS }, takeOn))
+  for (const each of ended) if (each.status === 'rejected') throw each.reason
+  const left = reached.filter(({ kind, id }) => kind !== 'page' || !done.has(id))
+  return { left, there: done.size, next: first + pages.length }
+}
+
 /** Plans records some at a time and puts what they become beside the site. */
 async function stageRecords<Ready>(
   run: Run<Ready>,
@@ -112,23 +156,26 @@ async function stageRecords<Ready>(
   reached: readonly ReachedRecord[],
   first: number,
   transaction?: Transaction,
-): Promise<number> {
+): Promise<PutAside> {
   const { job, siteId, watch } = run
+  const { left, ...whole } = await stageWhole(run, ready, reached, first, transaction)
   const planFrom = (at: number) =>
-    later(planRecords(run, ready, reached.slice(at, at + AT_ONCE), transaction))
-  let count = first
+    later(planRecords(run, ready, left.slice(at, at + AT_ONCE), transaction))
+  let { there, next } = whole
   // While the database writes some, and reads the next, others are planned.
   let writing: Promise<unknown> = Promise.resolve()
   let planning = planFrom(0)
   try {
-    for (let at = 0; at < reached.length; at += AT_ONCE) {
+    for (let at = 0; at < left.length; at += AT_ONCE) {
       if (watch.isCancelled()) throw new Cancelled()
       const changed = await planning
       planning = planFrom(at + AT_ONCE)
       await writing
-      writing = later(stage(job, siteId, count, changed))
-      count += changed.length
-      watch.report((0.9 * Math.min(at + AT_ONCE, reached.length)) / reached.length, 'planning')
+      writing = later(stage(job, siteId, next, changed))
+      next += changed.length
+      there += changed.length
+      const planned = reached.length - left.length + Math.min(at + AT_ONCE, left.length)
+      watch.report((0.9 * planned) / reached.length, 'planning')
     }
   } finally {
     // Nothing goes on behind the back of whoever goes on from here.
@@ -136,18 +183,15 @@ async function stageRecords<Ready>(
   }
   await writing
   if (reached.length > AT_ONCE) await surveyStaged()
-  return count
+  return { there, next }
 }
 
 /** What was planned, and on what. */
-interface Thought<Ready> {
+interface Thought<Ready> extends PutAside {
   readonly ready: Ready
   /** The revision up to which all changes of the site were looked at. */
   readonly revision: number
   readonly frame: string
-  /** Numbers given to records that were put beside the site, and how many of them stand there. */
-  readonly count: number
-  readonly there: number
 }
 
 async function frameHash(siteId: string, transaction: Transaction): Promise<string> {
@@ -166,8 +210,8 @@ async function think<Ready>(
   if (!ready.ok) return ready
   const reached = await run.plan.reached(ready.value, -1, transaction)
   const frame = await frameHash(run.siteId, transaction)
-  const count = await stageRecords(run, ready.value, reached, 0, transaction)
-  return done({ ready: ready.value, revision, frame, count, there: count })
+  const aside = await stageRecords(run, ready.value, reached, 0, transaction)
+  return done({ ready: ready.value, revision, frame, ...aside })
 }
 
 /** Plans what changed meanwhile again: those records alone, or all where the frame changed, on which all depends. */
@@ -177,14 +221,14 @@ async function rethink<Ready>(
   revision: number,
   transaction: Transaction,
 ): Promise<Result<Thought<Ready>>> {
-  const { ready, frame, count, there } = thought
+  const { ready, frame } = thought
   if (thought.revision === revision) return done(thought)
   if ((await frameHash(run.siteId, transaction)) !== frame) return think(run, revision, transaction)
   const old = await outdated(run.job, run.siteId, transaction)
   const fresh = await run.plan.reached(ready, thought.revision, transaction)
   const gone = await unstage(run.job, [...old, ...fresh])
-  const next = await stageRecords(run, ready, fresh, count, transaction)
-  return done({ ...thought, revision, count: next, there: there - gone + next - count })
+  const { there, next } = await stageRecords(run, ready, fresh, thought.next, transaction)
+  return done({ ...thought, revision, next, there: thought.there - gone + there })
 }
 
 /** Thinks until nothing changed meanwhile, or often enough: what is left is thought while the site is held. */

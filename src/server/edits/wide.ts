@@ -14,13 +14,14 @@ import type { Actor } from '../access'
 import { models } from '../database/models'
 import { loadFrame, loadStates } from '../records'
 import { allBands } from '../uses/bands'
-import { keptUsesIn } from '../uses/kept-uses'
+import { everywhereRow } from '../uses/index-change'
+import { decidedOnPages, keptUsesIn } from '../uses/kept-uses'
 import { vectorText } from '../storage'
 import { looseColors, reachedRecords } from '../uses/questions'
 import { namesOf } from '../uses/names'
 import { keepCheckpoint } from './checkpoints'
 import { pictureChanges } from './picture-changes'
-import { Refused } from './becoming'
+import { isWhole, Refused } from './becoming'
 import { runWide, type Looked, type RecordPlan, type WidePlan, type WorkWatch } from './wide-run'
 
 /** What a kind wants to know of the whole site. */
@@ -125,6 +126,18 @@ function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<Read
       })
     },
     reached: ({ reach }, after, transaction) => reachedRecords(siteId, reach, after, transaction),
+    async everywhere({ value, reach, frame }, transaction) {
+      const comesTo = kind.everywhere?.(value)
+      if (!comesTo || !reach.uses) return undefined
+      const decided = await decidedOnPages(siteId, reach.uses, transaction)
+      const rows = usesUnder(frame.palette, decided).flatMap((sought) => {
+        const to = comesTo(sought)
+        return to ? [{ from: sought.decision, to }] : []
+      })
+      return rows.every(isWhole)
+        ? { question: reach.uses, rows: rows.map(everywhereRow) }
+        : undefined
+    },
     async plan(ready, records, transaction) {
       const uses = await usesOf(siteId, ready, records, transaction)
       const targets = await targetsOf(siteId, records, transaction)

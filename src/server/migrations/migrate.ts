@@ -14,6 +14,7 @@ import * as tones from './010-tones'
 import * as recipes from './011-recipes'
 import * as looksByKey from './012-looks-by-key'
 import * as exchangedTexts from './013-exchanged-texts'
+import * as textsExchangedWhole from './014-texts-exchanged-whole'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -35,6 +36,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '011-recipes': recipes,
   '012-looks-by-key': looksByKey,
   '013-exchanged-texts': exchangedTexts,
+  '014-texts-exchanged-whole': textsExchangedWhole,
 }
 
 export const migrationNames = Object.keys(migrations)

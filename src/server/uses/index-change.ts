@@ -17,6 +17,7 @@ import {
   type TextExchange,
   type UsePart,
 } from '@/core/uses'
+import type { Columns } from '../database/sets'
 import {
   bandRow,
   lookChangeRows,
@@ -46,6 +47,18 @@ export interface EverywhereRow extends Omit<ExchangedRow, 'path'> {
   readonly from_slot: string | null
   readonly from_shade: string | null
   readonly from_written: string
+}
+
+export const everywhereColumns: Columns<EverywhereRow> = {
+  from_text: 'text',
+  to_text: 'text',
+  from_slot: 'text',
+  from_shade: 'text',
+  from_written: 'text',
+  color: 'text',
+  slot: 'text',
+  shade: 'text',
+  written: 'text',
 }
 
 /** What an index comes to from one state of a record to another. */
@@ -99,7 +112,8 @@ const exchangedRow = ({ path, decision }: ExchangedDecision): ExchangedRow => ({
   ...writtenRow(writtenDecision(decision)),
 })
 
-function everywhereRow({ from, to }: TextExchange): EverywhereRow {
+/** How an exchange of decisions is told to the database. */
+export function everywhereRow({ from, to }: Pick<TextExchange, 'from' | 'to'>): EverywhereRow {
   const { slot, shade, written } = writtenRow(writtenDecision(from))
   return {
     from_text: canonicalJson(from),

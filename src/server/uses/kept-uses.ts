@@ -3,7 +3,7 @@ import type { DocId, RecordKind } from '@/core/site'
 import type { Use } from '@/core/uses'
 import type { UseQuestion } from '@/core/wide'
 import { select } from '../database/sets'
-import { decisionReader, useColumns, useOfRow, type UseRow } from './rows'
+import { decisionReader, useColumns, useOfRow, type Decided, type UseRow } from './rows'
 import { whereUses } from './questions'
 
 export interface KeptUse {
@@ -41,4 +41,21 @@ export async function keptUsesIn(
     id: row.id,
     use: useOfRow(row, row.id as DocId, decided(row)),
   }))
+}
+
+/** What the uses on pages that are asked for decide, each decision once; of those that stand by themselves. */
+export async function decidedOnPages(
+  siteId: string,
+  question: UseQuestion,
+  transaction?: Transaction,
+): Promise<Decided[]> {
+  const { sql, bind } = whereUses(question, 2)
+  const rows = await select<Pick<Row, 'written' | 'slot' | 'shade'>>(
+    `select distinct u.written, u.slot, u.shade from uses u join records r on r.no = u.record
+     where u.site_id = $1 and r.kind = 'page' and u.start is null and ${sql}`,
+    [siteId, ...bind],
+    transaction,
+  )
+  const decided = decisionReader()
+  return rows.map((row) => decided({ ...row, css: null, start: null }))
 }

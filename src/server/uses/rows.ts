@@ -115,9 +115,11 @@ export const boundRow = (slot: string, shade: string | null): BoundDecision => (
 })
 
 /** What a use decides, as `useOfRow` reads it. */
-type Decided = Pick<Use, 'decision' | 'color'>
+export type Decided = Pick<Use, 'decision' | 'color'>
 
-function decidedOf({ css, written, slot, shade, start }: UseRow): Decided {
+type DecidedRow = Pick<UseRow, 'css' | 'written' | 'slot' | 'shade' | 'start'>
+
+function decidedOf({ css, written, slot, shade, start }: DecidedRow): Decided {
   if (slot !== null) return { decision: boundRow(slot, shade) }
   const value = css ?? written
   const color = colorOf(value)
@@ -128,7 +130,7 @@ function decidedOf({ css, written, slot, shade, start }: UseRow): Decided {
 }
 
 /** Reads what rows decide, once for all that decide alike. */
-export function decisionReader(): (row: UseRow) => Decided {
+export function decisionReader(): (row: DecidedRow) => Decided {
   const known = new Map<string, Decided>()
   return (row) => {
     const { css, written, slot, shade, start } = row

@@ -43,11 +43,12 @@ export function HoldingList({ going }: HoldingListProps) {
   if (!value || (value.pictures.length === 0 && value.waiting === 0)) return null
   return (
     <section
-      aria-label="Pictures that would not follow"
+      aria-label="Pictures that do not follow"
       className="grid gap-2 border-t border-edge pt-3"
     >
       <h3 className="font-bold">
-        {counted(value.pictures.length + value.more, 'picture')} of pixels that would not follow
+        {counted(value.pictures.length + value.more, 'picture')} of pixels that{' '}
+        {value.pictures.length + value.more === 1 ? 'does' : 'do'} not follow
       </h3>
       {value.waiting > 0 && (
         <p className="text-xs text-soft" role="status">
