@@ -5,44 +5,62 @@ import { clickOnStage, openPaint, openSnippetCode, openView, views, type View } 
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
+/** The looks of the editor, and what is asked of each: all in one, and what is other in the other. */
+const LOOKS = [
+  ['light', { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag22aa'] }],
+  ['dark', { type: 'rule', values: ['color-contrast'] }],
+] as const
+
 /** axe-core 4 on the editor's own interface, or a part of it; the stage shows the owner's site, good or bad. */
 async function violations(page: Page, include?: string): Promise<string[]> {
   await page.evaluate(axe)
-  const found = await page.evaluate(async (part) => {
-    const { axe: runner } = window as unknown as {
-      axe: {
-        run: (
-          context: object,
-          options: object,
-        ) => Promise<{ violations: Array<{ id: string; nodes: Array<{ html: string }> }> }>
-      }
-    }
-    const result = await runner.run(
-      {
-        ...(part ? { include: [part] } : {}),
-        exclude: [
-          'iframe',
-          '[data-cell]',
-          '[aria-label="Map of the site"]',
-          // Themes drawn in the owner's own colours, good or bad.
-          '[aria-label^="Theme of "]',
-          '[aria-label="Contrast"] [aria-hidden]',
-          '[aria-label="Hard to read after it"] [aria-hidden]',
-          'main ul button[aria-pressed][style]',
-          '[aria-label="Studies and ways in"] [aria-hidden]',
-        ],
-      },
-      { runOnly: ['wcag2a', 'wcag2aa', 'wcag22aa'], iframes: false },
-    )
-    return result.violations.map(
-      ({ id, nodes }) =>
-        `${id}: ${nodes
-          .slice(0, 2)
-          .map(({ html }) => html.slice(0, 120))
-          .join(' | ')}`,
-    )
-  }, include)
+  const found: string[] = []
+  for (const [look, runOnly] of LOOKS) {
+    for (const each of await foundBy(page, look, runOnly, include)) found.push(`${look}, ${each}`)
+  }
+  await page.evaluate((look) => (document.documentElement.dataset.chrome = look), LOOKS[0][0])
   return found
+}
+
+function foundBy(page: Page, look: string, runOnly: object, include?: string): Promise<string[]> {
+  return page.evaluate(
+    async ([look, runOnly, part]) => {
+      document.documentElement.dataset.chrome = look
+      const { axe: runner } = window as unknown as {
+        axe: {
+          run: (
+            context: object,
+            options: object,
+          ) => Promise<{ violations: Array<{ id: string; nodes: Array<{ html: string }> }> }>
+        }
+      }
+      const result = await runner.run(
+        {
+          ...(part ? { include: [part] } : {}),
+          exclude: [
+            'iframe',
+            '[data-cell]',
+            '[aria-label="Map of the site"]',
+            // Themes drawn in the owner's own colours, good or bad.
+            '[aria-label^="Theme of "]',
+            '[aria-label="Contrast"] [aria-hidden]',
+            '[aria-label="Hard to read after it"] [aria-hidden]',
+            'main ul button[aria-pressed][style]',
+            '[aria-label="Studies and ways in"] [aria-hidden]',
+          ],
+        },
+        { runOnly, iframes: false },
+      )
+      return result.violations.map(
+        ({ id, nodes }) =>
+          `${id}: ${nodes
+            .slice(0, 2)
+            .map(({ html }) => html.slice(0, 120))
+            .join(' | ')}`,
+      )
+    },
+    [look, runOnly, include] as const,
+  )
 }
 
 const layers = '[role="dialog"], [role="alertdialog"], [role="menu"], [role="listbox"]'
@@ -108,7 +126,6 @@ const situations: ReadonlyArray<readonly [View, Door]> = [
   ],
 ]
 
-/** Dialogs by what leads to them. */
 /** A sweep that is ready to be carried out, and has much to tell. */
 async function greenToRed(page: Page): Promise<void> {
   await page.locator('[data-entry="1c5a54ff"]').first().click()
@@ -121,6 +138,7 @@ async function greenToRed(page: Page): Promise<void> {
   await page.getByRole('region', { name: 'Hard to read after it' }).waitFor()
 }
 
+/** Dialogs by what leads to them. */
 const dialogs: ReadonlyArray<readonly [string, View, Door]> = [
   ['Keys', '', (page) => page.keyboard.press('?')],
   [
@@ -163,95 +181,100 @@ const dialogs: ReadonlyArray<readonly [string, View, Door]> = [
   ],
 ]
 
-for (const scheme of ['light', 'dark'] as const) {
-  test.describe(scheme, () => {
-    test.use({ colorScheme: scheme })
+test('paint, with a trace and an open slot', async ({ page }) => {
+  await openPaint(page)
+  expect(await violations(page)).toEqual([])
+  await clickOnStage(page, '[data-section="opening"] .main-button')
+  await page.keyboard.press('3')
+  await expect(page.getByLabel('Colour, in any notation', { exact: true })).toBeVisible()
+  expect(await violations(page)).toEqual([])
+})
 
-    test('paint, with a trace and an open slot', async ({ page }) => {
-      await openPaint(page)
+test('paint, with each way in', async ({ page }) => {
+  await openPaint(page)
+  for (const way of [
+    'List or file',
+    'A picture',
+    'One colour',
+    'Ready-made',
+    'Eight others',
+    'Brighter …',
+  ]) {
+    await page.getByRole('button', { name: way }).click()
+    await page.getByTestId('trial').waitFor()
+    expect({ way, found: await violations(page) }).toEqual({ way, found: [] })
+  }
+})
+
+for (const view of views.filter((each) => each !== '')) {
+  test(view, async ({ page }) => {
+    await openView(page, view)
+    if (view === '/sweep') {
+      await page.locator('[data-entry="2e6fb7ff"]').click()
+      await expect(page.getByTestId('pair')).toBeVisible()
       expect(await violations(page)).toEqual([])
-      await clickOnStage(page, '[data-section="opening"] .main-button')
-      await page.keyboard.press('3')
-      await expect(page.getByLabel('Colour, in any notation', { exact: true })).toBeVisible()
-      expect(await violations(page)).toEqual([])
-    })
-
-    test('paint, with each way in', async ({ page }) => {
-      await openPaint(page)
-      for (const way of [
-        'List or file',
-        'A picture',
-        'One colour',
-        'Ready-made',
-        'Eight others',
-        'Brighter …',
-      ]) {
-        await page.getByRole('button', { name: way }).click()
-        await page.getByTestId('trial').waitFor()
-        expect({ way, found: await violations(page) }).toEqual({ way, found: [] })
-      }
-    })
-
-    for (const view of views.filter((each) => each !== '')) {
-      test(view, async ({ page }) => {
-        await openView(page, view)
-        if (view === '/sweep') {
-          await page.locator('[data-entry="2e6fb7ff"]').click()
-          await expect(page.getByTestId('pair')).toBeVisible()
-          expect(await violations(page)).toEqual([])
-          await page.reload()
-          await openView(page, view)
-          await greenToRed(page)
-        }
-        if (view === '/themes') await page.locator('[data-cell="on-ink/link"]').click()
-        expect(await violations(page)).toEqual([])
-      })
+      await page.reload()
+      await openView(page, view)
+      await greenToRed(page)
     }
-
-    test('every menu and every small window', async ({ page }) => {
-      for (const view of views) {
-        await openView(page, view)
-        await openAll(page, view)
-      }
-    })
-
-    test('every menu and every small window of what is chosen', async ({ page }) => {
-      for (const [view, choose] of situations) {
-        await openView(page, view)
-        await choose(page)
-        await openAll(page, view)
-      }
-    })
-
-    test('every dialog', async ({ page }) => {
-      for (const [title, view, open] of dialogs) {
-        await openView(page, view)
-        await open(page)
-        const dialog = page.getByRole('dialog', { name: title })
-        await dialog.waitFor()
-        const found = await violations(page, '[role="dialog"]')
-        expect({ title, found }).toEqual({ title, found: [] })
-        await page.keyboard.press('Escape')
-        await expect(dialog).toHaveCount(0)
-      }
-    })
-
-    test('shelf, its menus and dialogs', async ({ page }) => {
-      await page.goto('/')
-      expect(await violations(page)).toEqual([])
-      const menu = page.getByRole('button', { name: /^What to do with Ferrybank/ })
-      for (const deed of ['', 'Rename …', 'Begin another from it …', 'Remove …']) {
-        await menu.click()
-        await page.getByRole('menu').waitFor()
-        if (deed) await page.getByRole('menuitem', { name: deed }).click()
-        await page.getByRole(deed ? 'dialog' : 'menu').waitFor()
-        expect({ deed, found: await violations(page, layers) }).toEqual({ deed, found: [] })
-        await page.keyboard.press('Escape')
-        await expect(page.locator(layers)).toHaveCount(0)
-      }
-    })
+    if (view === '/themes') await page.locator('[data-cell="on-ink/link"]').click()
+    expect(await violations(page)).toEqual([])
   })
 }
+
+test('every menu and every small window', async ({ page }) => {
+  test.slow()
+  for (const view of views) {
+    await openView(page, view)
+    await openAll(page, view)
+  }
+})
+
+test('every menu and every small window of what is chosen', async ({ page }) => {
+  test.slow()
+  for (const [view, choose] of situations) {
+    await openView(page, view)
+    await choose(page)
+    await openAll(page, view)
+  }
+})
+
+test('every dialog', async ({ page }) => {
+  test.slow()
+  for (const [title, view, open] of dialogs) {
+    await openView(page, view)
+    await open(page)
+    const dialog = page.getByRole('dialog', { name: title })
+    await dialog.waitFor()
+    const found = await violations(page, '[role="dialog"]')
+    expect({ title, found }).toEqual({ title, found: [] })
+    await page.keyboard.press('Escape')
+    await expect(dialog).toHaveCount(0)
+  }
+})
+
+test('shelf, its menus and dialogs', async ({ page }) => {
+  await page.goto('/')
+  expect(await violations(page)).toEqual([])
+  const menu = page.getByRole('button', { name: /^What to do with Ferrybank/ })
+  for (const deed of ['', 'Rename …', 'Begin another from it …', 'Remove …']) {
+    await menu.click()
+    await page.getByRole('menu').waitFor()
+    if (deed) await page.getByRole('menuitem', { name: deed }).click()
+    await page.getByRole(deed ? 'dialog' : 'menu').waitFor()
+    expect({ deed, found: await violations(page, layers) }).toEqual({ deed, found: [] })
+    await page.keyboard.press('Escape')
+    await expect(page.locator(layers)).toHaveCount(0)
+  }
+})
+
+test('the editor opens in the look that the system asks for', async ({ page }) => {
+  for (const colorScheme of ['dark', 'light'] as const) {
+    await page.emulateMedia({ colorScheme })
+    await page.goto('/')
+    await expect(page.locator('html')).toHaveAttribute('data-chrome', colorScheme)
+  }
+})
 
 for (const [width, height] of [
   [1280, 800],
