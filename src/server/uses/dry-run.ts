@@ -89,21 +89,29 @@ async function docsShowing(
   return rows.map(({ kind, id }) => (kind === 'frame' ? 'frame' : id))
 }
 
-/** On how many pages what some documents decide is seen: header, footer, themes and custom CSS are on every one. */
-async function pagesUnder(
-  siteId: string,
-  docs: readonly string[],
-  transaction: Transaction,
-): Promise<number> {
-  const own = new Set(docs)
-  own.delete('')
-  if (!own.has('frame')) return own.size
-  const [site] = await select<{ pages: number }>(
-    `select count(*)::int as pages from records where site_id = $1 and kind = 'page'`,
+interface WholeSite {
+  readonly pages: number
+  /** Uses outside of the palette that are tied to no slot. */
+  readonly loose: number
+}
+
+/** A site in numbers. */
+async function countSite(siteId: string, transaction: Transaction): Promise<WholeSite> {
+  const [site] = await select<WholeSite>(
+    `select (select count(*)::int from records where site_id = $1 and kind = 'page') as pages,
+       (select count(*)::int from uses
+        where site_id = $1 and color is not null and place <> 'palette') as loose`,
     [siteId],
     transaction,
   )
-  return site!.pages
+  return site!
+}
+
+/** On how many pages what some documents decide is seen: header, footer, themes and custom CSS are on every one. */
+function pagesUnder({ pages }: Pick<WholeSite, 'pages'>, docs: readonly string[]): number {
+  const own = new Set(docs)
+  own.delete('')
+  return own.has('frame') ? pages : own.size
 }
 
 /** What a sweep would do, counted. */
@@ -120,12 +128,7 @@ async function think(
   const hits = groups.map((alike) => [alike, hitOf(frame, alike, request)] as const)
   const same = hits.flatMap(([alike, hit]) => (hit ? [] : [sameOf(alike)]))
   const counted = await countHits(siteId, frame, { request, question, same }, transaction)
-  const [site] = await select<{ loose: number }>(
-    `select count(*)::int as loose from uses
-     where site_id = $1 and color is not null and place <> 'palette'`,
-    [siteId],
-    transaction,
-  )
+  const site = await countSite(siteId, transaction)
   const cells = cellsOf(counted.table)
   const pictures = cells.filter(({ place }) => place === 'pictures').map(({ doc }) => doc)
   const onPages = [
@@ -136,8 +139,8 @@ async function think(
     plan: id,
     revision,
     count: totalOf(cells).count,
-    pages: await pagesUnder(siteId, onPages, transaction),
-    looseBefore: site!.loose,
+    pages: pagesUnder(site, onPages),
+    looseBefore: site.loose,
   }
   return { of: 'colors', request, question, same, hits: counted, answer }
 }
@@ -158,13 +161,14 @@ function planned(
     const made = known ? done<Plan>(known) : await make(id, revision, transaction)
     if (!made.ok) return made
     const plan = made.value
-    if (known) await renewPlan(id)
-    else await keepPlan(id, siteId, actor.userId, revision, plan)
     const span = { from: 0, count: firstHits, filter: {} }
-    const first = await readHits(siteId, plan, plan.hits, span, transaction)
-    const { table } = plan.hits
-    const isMany = table.cells.length > mostFirstCells
-    const cells = isMany ? undefined : await titledCells(siteId, plan.hits, transaction)
+    const isMany = plan.hits.table.cells.length > mostFirstCells
+    const [first, cells] = await Promise.all([
+      readHits(siteId, plan, plan.hits, span, transaction),
+      isMany ? undefined : titledCells(siteId, plan.hits, transaction),
+      // Plans are kept beside the moment that is read: by another connection, meanwhile.
+      known ? renewPlan(id) : keepPlan(id, siteId, actor.userId, revision, plan),
+    ])
     return done({ ...plan.answer, first, ...(cells ? { cells } : {}) })
   })
 }
@@ -202,7 +206,7 @@ export const dryExchange = (
       plan: id,
       revision,
       count: totalOf(cellsOf(hits.table)).count,
-      pages: await pagesUnder(siteId, docs, transaction),
+      pages: pagesUnder(await countSite(siteId, transaction), docs),
       ...(unfit.length
         ? { unfit: { count: unfit.length, first: unfit.slice(0, MOST_UNFIT) } }
         : {}),

@@ -102,16 +102,16 @@ export async function keepPlan(
   revision: number,
   plan: Plan,
 ): Promise<void> {
+  // The one that comes is not among those that are counted.
   await tell(
-    `insert into plans (id, site_id, actor_id, revision, intent) values ($1, $2, $3, $4, $5)
+    `with gone as (
+       delete from plans where site_id = $2 and actor_id = $3 and id not in (
+         select id from plans where site_id = $2 and actor_id = $3 and id <> $1
+         order by created_at desc limit ${MOST_PLANS - 1})
+       and id <> $1)
+     insert into plans (id, site_id, actor_id, revision, intent) values ($1, $2, $3, $4, $5)
      on conflict (id) do nothing`,
     [id, siteId, userId, revision, JSON.stringify(plan)],
-  )
-  await tell(
-    `delete from plans where site_id = $1 and actor_id = $2 and id not in (
-       select id from plans where site_id = $1 and actor_id = $2
-       order by created_at desc limit ${MOST_PLANS})`,
-    [siteId, userId],
   )
 }
 
