@@ -120,9 +120,12 @@ export async function stage(
   )
 }
 
-/** Tells the database how much stands beside its sites: it plans the exchange of rows by that, and its own survey is late. */
+/**
+ * Tells the database how much stands beside its sites: it plans the exchange of rows by that, and
+ * its own survey is late. A table that it is tidying at this moment is passed over rather than waited for.
+ */
 export const surveyStaged = (): Promise<void> =>
-  tell(`analyze staged_records, ${stagedTables.join(', ')}`, [])
+  tell(`analyze (skip_locked) staged_records, ${stagedTables.join(', ')}`, [])
 
 /** Takes what stands beside the site for a job away, of some records alone where they are given; tells how many there were. */
 export async function unstage(

@@ -9,7 +9,8 @@ import { models } from '../database/models'
 import { select } from '../database/sets'
 import { loadStates, type RecordState } from '../records'
 import { changesOf, HistoryClosed, recordsOfEdit } from './edit-records'
-import { runWide, type Looked, type RecordPlan, type WidePlan, type WorkWatch } from './wide-run'
+import type { Looked, RecordPlan, WidePlan, WorkWatch } from './wide-plan'
+import { runWide } from './wide-run'
 
 /** Uses that are told where somebody changed them since. */
 const MOST_TOLD = 8

@@ -22,7 +22,8 @@ import { namesOf } from '../uses/names'
 import { keepCheckpoint } from './checkpoints'
 import { pictureChanges } from './picture-changes'
 import { isWhole, Refused } from './becoming'
-import { runWide, type Looked, type RecordPlan, type WidePlan, type WorkWatch } from './wide-run'
+import type { Looked, RecordPlan, WidePlan, WorkWatch } from './wide-plan'
+import { runWide } from './wide-run'
 
 /** What a kind wants to know of the whole site. */
 async function knownOf(
