@@ -70,7 +70,8 @@ const print = (what: string, ours: number, theirs: number, most: string, unit = 
 /** Memory that a process has, in megabytes; none where it has ended. */
 function memoryOf(pid: string): number {
   try {
-    const kb = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]
+    // Of pages that processes share, the program itself above all, each has its part.
+    const kb = /^Pss:\s+(\d+)/m.exec(readFileSync(`/proc/${pid}/smaps_rollup`, 'utf8'))?.[1]
     return Number(kb ?? 0) / 1024
   } catch {
     return 0

@@ -63,6 +63,14 @@ const AROUND: ReadonlyArray<readonly [css: (color: string) => string, property: 
   [(c) => `color:red;color:${c}`, 'color'],
 ]
 
+/** Where it can stand in a custom function, which a rule then calls. */
+const IN_FUNCTION: ReadonlyArray<(color: string, name: string) => string> = [
+  (c, name) => `@function ${name}(){result:${c}}`,
+  (c, name) => `@function ${name}(){--own: ${c} ;result:var(--own)}`,
+  (c, name) => `@function ${name}(--a:1px,--own <color>: ${c}) returns <color>{result:var(--own)}`,
+  (c, name) => `@function ${name}(){result:red;@media (min-width:1px){result:${c}}}`,
+]
+
 /** What only looks like the colour, or is another one: a browser must compute the same afterwards. */
 const DECOYS: ReadonlyArray<(n: number) => string> = [
   (n) => `.d${n}{color:#1c5a55}`,
@@ -102,12 +110,14 @@ function plant(count: number, seed: number): Planted {
     const ways = ofNumbers ? NUMBERS : WRITTEN
     const [around, property] = places[where % places.length]!
     const written = ways[way % ways.length]!
-    const rule = around('\u0000')
+    const called = odd % 11 === 4 && !ofNumbers
     const nested = odd % 5 === 0
-    const open = nested ? `section{& .p${n}{` : `.p${n}{`
-    at.push(css.length + open.length + rule.indexOf('\u0000'))
-    css += `${open}${rule.replace('\u0000', () => written)}${nested ? '}}' : '}'}\n`
-    properties.push(property)
+    const own = called
+      ? `${IN_FUNCTION[where % IN_FUNCTION.length]!('\u0000', `--f${n}`)}.p${n}{color:--f${n}()}`
+      : `${nested ? 'section{& ' : ''}.p${n}{${around('\u0000')}}${nested ? '}' : ''}`
+    at.push(css.length + own.indexOf('\u0000'))
+    css += `${own.replace('\u0000', () => written)}\n`
+    properties.push(called ? 'color' : property)
     css += `${DECOYS[odd % DECOYS.length]!(n)}\n`
   })
   return { css, at, properties, decoys: count }

@@ -20,6 +20,7 @@ const HOLDS_DECLARATIONS = new Set([
   'position-try',
   'view-transition',
   'color-profile',
+  'function',
 ])
 
 interface Block {
@@ -34,6 +35,8 @@ const CLOSER: Partial<Record<TokenType, TokenType>> = {
   [TokenType.OpenSquare]: TokenType.CloseSquare,
   [TokenType.OpenCurly]: TokenType.CloseCurly,
 }
+
+const OPENED = new Set(Object.values(CLOSER))
 
 const isBlank = (token: CSSToken | undefined): boolean =>
   token?.[0] === TokenType.Whitespace || token?.[0] === TokenType.Comment
@@ -64,6 +67,33 @@ function valueStart(item: readonly CSSToken[]): number {
 function nameOf(item: readonly CSSToken[]): string {
   const name = (item[0] as TokenIdent)[4].value
   return name.startsWith('--') ? name : name.toLowerCase()
+}
+
+/** What the parameters of a custom function are where a call leaves them out (CSS Functions and Mixins 1 §2.1). */
+function defaultsOf(item: readonly CSSToken[]): FoundDeclaration[] {
+  const open = item.findIndex(([type]) => type === TokenType.Function)
+  if (open < 0) return []
+  const found: FoundDeclaration[] = []
+  let parameter: CSSToken[] = []
+  let depth = 0
+  const end = () => {
+    const [name] = trimmed(parameter, 0)
+    const colon = parameter.findIndex(([type]) => type === TokenType.Colon)
+    const tokens = colon < 0 ? [] : trimmed(parameter, colon + 1)
+    if (name?.[0] === TokenType.Ident && tokens.length) {
+      found.push({ property: name[4].value, tokens, descriptorOf: 'function' })
+    }
+    parameter = []
+  }
+  for (const token of item.slice(open + 1)) {
+    const [type] = token
+    if (depth === 0 && (type === TokenType.Comma || type === TokenType.CloseParen)) end()
+    else parameter.push(token)
+    if (CLOSER[type]) depth += 1
+    else if (OPENED.has(type)) depth -= 1
+    if (depth < 0) break
+  }
+  return found
 }
 
 /**
@@ -107,9 +137,14 @@ export function readDeclarations(
     if (first?.[0] !== TokenType.AtKeyword) blocks.push({ takes: true })
     else {
       const name = first[4].value.toLowerCase()
+      if (name === 'function') for (const each of defaultsOf(item)) visit(each)
       const holds = HOLDS_DECLARATIONS.has(name)
+      // Conditions within a function hold what the function holds.
+      const inFunction = above.descriptorOf === 'function' && { descriptorOf: 'function' }
       blocks.push(
-        holds ? { takes: true, descriptorOf: name } : { takes: above.takes || name === 'scope' },
+        holds
+          ? { takes: true, descriptorOf: name }
+          : { takes: above.takes || name === 'scope', ...inFunction },
       )
     }
     item = []

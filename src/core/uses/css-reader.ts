@@ -209,11 +209,13 @@ const COLOR_DESCRIPTOR = /^(?:property:initial-value|font-palette-values:overrid
 
 /** Goes through the value of a declaration; undefined where it takes no colours. */
 function scanOf(css: string, { property, tokens, descriptorOf }: FoundDeclaration) {
-  const custom = property.startsWith('--')
-  const inDescriptor = descriptorOf !== undefined && descriptorOf !== 'page'
+  // A custom function holds values of any sort: its own properties, and what it comes to.
+  const inFunction = descriptorOf === 'function'
+  const custom = property.startsWith('--') || (inFunction && property === 'result')
+  const inDescriptor = descriptorOf !== undefined && descriptorOf !== 'page' && !inFunction
   const takes = inDescriptor
     ? COLOR_DESCRIPTOR.test(`${descriptorOf}:${property}`)
-    : custom || COLOR_PROPERTY.test(property)
+    : custom || (!inFunction && COLOR_PROPERTY.test(property))
   if (!takes) return undefined
   const span: Span = [tokens[0]![2], tokens.at(-1)![3] + 1]
   const lone = tokens.length === 1

@@ -67,6 +67,10 @@ describe('colours in a stylesheet', () => {
       'tan #111 red red',
     ],
     ['@property --x { syntax: "<color>"; inherits: false; initial-value: tan }', 'tan'],
+    ['@function --f() { --a: #111; result: light-dark(tan, var(--a)) }', '#111 tan'],
+    ['@function --f(--a <color>: tan, --b: 1px, --c: rgb(1, 2, 3)) { x: red }', 'tan rgb(1, 2, 3)'],
+    ['@function --f() { @media print { result: tan } color: red }', 'tan'],
+    ['@function --f(--tan, --b: "red") { result: 1px } .result { result: red }', ''],
     ['@font-palette-values --x { override-colors: 0 #111, 1 tan }', '#111 tan'],
     [
       'a { --shadow: 0 1px 2px tan; --line: 1px solid Teal; --stops: red 0%, #111 50% }',
