@@ -203,6 +203,16 @@ const indexesOf = (writes: readonly ReadyWrite[], numbers: ReadonlyMap<string, N
     })),
   )
 
+/** From so many records on, a site that comes changes what the database knows of its tables. */
+const MANY_RECORDS = 200
+
+/**
+ * Tells the database how much there is now: it plans its answers by that, and its own survey is a
+ * minute late. A table that it is tidying at this moment is passed over rather than waited for.
+ */
+const survey = (transaction: Transaction): Promise<void> =>
+  tell('analyze (skip_locked) records, contents, uses, bands, looks', [], transaction)
+
 /** Puts the records of a site that has none yet: nothing of it need be looked for. */
 export async function putFirstRecords(
   siteId: string,
@@ -216,6 +226,7 @@ export async function putFirstRecords(
   const numbers = await numbersOf(siteId, writes, transaction)
   const indexes = await indexesOf(writes, numbers)
   await addIndexes(siteId, indexes, transaction)
+  if (writes.length >= MANY_RECORDS) await survey(transaction)
 }
 
 /** Puts records in place, with their contents and what is kept beside them, all in sets. */
