@@ -23,6 +23,7 @@ import { keepCheckpoint } from './checkpoints'
 import { pictureChanges } from './picture-changes'
 import { isWhole, Refused } from './becoming'
 import type { Looked, RecordPlan, WidePlan, WorkWatch } from './wide-plan'
+import type { WholeExchange } from './stage-exchanged'
 import { runWide } from './wide-run'
 
 /** What a kind wants to know of the whole site. */
@@ -111,6 +112,24 @@ async function asPlansSee(read: Looked['read'], uses: readonly Use[]): Promise<L
   return () => withText
 }
 
+/** What decisions on pages come to wherever they stand, where that is all that a kind asks of them. */
+async function exchangeOf(
+  siteId: string,
+  kind: Pick<WideKind<WideIntent, unknown>, 'everywhere'>,
+  { value, reach, frame }: ReadyIntent,
+  transaction?: Transaction,
+): Promise<WholeExchange | undefined> {
+  const comesTo = kind.everywhere?.(value)
+  if (!comesTo || !reach.uses) return undefined
+  const decided = await decidedOnPages(siteId, reach.uses, transaction)
+  const exchanges = usesUnder(frame.palette, decided).flatMap((sought) => {
+    const to = comesTo(sought)
+    return to ? [{ from: sought.decision, to }] : []
+  })
+  if (!exchanges.every(isWhole)) return undefined
+  return { question: reach.uses, rows: exchanges.map(everywhereRow) }
+}
+
 function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<ReadyIntent> {
   const kind = kindOfWide(intent)
   return {
@@ -127,18 +146,7 @@ function planOf(actor: Actor, siteId: string, intent: WideIntent): WidePlan<Read
       })
     },
     reached: ({ reach }, after, transaction) => reachedRecords(siteId, reach, after, transaction),
-    async everywhere({ value, reach, frame }, transaction) {
-      const comesTo = kind.everywhere?.(value)
-      if (!comesTo || !reach.uses) return undefined
-      const decided = await decidedOnPages(siteId, reach.uses, transaction)
-      const rows = usesUnder(frame.palette, decided).flatMap((sought) => {
-        const to = comesTo(sought)
-        return to ? [{ from: sought.decision, to }] : []
-      })
-      return rows.every(isWhole)
-        ? { question: reach.uses, rows: rows.map(everywhereRow) }
-        : undefined
-    },
+    everywhere: (ready, transaction) => exchangeOf(siteId, kind, ready, transaction),
     async plan(ready, records, transaction) {
       const uses = await usesOf(siteId, ready, records, transaction)
       const targets = await targetsOf(siteId, records, transaction)
