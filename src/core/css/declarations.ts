@@ -69,6 +69,15 @@ function nameOf(item: readonly CSSToken[]): string {
   return name.startsWith('--') ? name : name.toLowerCase()
 }
 
+/** The block of an at-rule in another block. */
+function blockOf(name: string, above: Block): Block {
+  if (HOLDS_DECLARATIONS.has(name)) return { takes: true, descriptorOf: name }
+  // Conditions within a function hold what the function holds.
+  const { descriptorOf } = above
+  const inFunction = descriptorOf === 'function' && { descriptorOf }
+  return { takes: above.takes || name === 'scope', ...inFunction }
+}
+
 /** What the parameters of a custom function are where a call leaves them out (CSS Functions and Mixins 1 §2.1). */
 function defaultsOf(item: readonly CSSToken[]): FoundDeclaration[] {
   const open = item.findIndex(([type]) => type === TokenType.Function)
@@ -138,14 +147,7 @@ export function readDeclarations(
     else {
       const name = first[4].value.toLowerCase()
       if (name === 'function') for (const each of defaultsOf(item)) visit(each)
-      const holds = HOLDS_DECLARATIONS.has(name)
-      // Conditions within a function hold what the function holds.
-      const inFunction = above.descriptorOf === 'function' && { descriptorOf: 'function' }
-      blocks.push(
-        holds
-          ? { takes: true, descriptorOf: name }
-          : { takes: above.takes || name === 'scope', ...inFunction },
-      )
+      blocks.push(blockOf(name, above))
     }
     item = []
   }

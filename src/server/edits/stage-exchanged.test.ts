@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto'
 import { applyChanges, type Change } from '@/core/changes'
-import { canonicalJson, type ColorDecision, type Page } from '@/core/site'
+import { canonicalJson, type RecordRef, type ColorDecision, type Page } from '@/core/site'
 import { usesOnPage, type Use } from '@/core/uses'
 import { closeTestDatabase, openTestDatabase, siteId, tamper } from '../database/database.fixture'
 import { select, tell } from '../database/sets'
 import { hashOf, loadWhole } from '../records'
 import { everywhereRow } from '../uses/index-change'
 import { looseColors, reachedRecords } from '../uses/questions'
+import { readersVersion } from '../uses/rows'
 import { stageExchanged, type WholeExchange } from './stage-exchanged'
 import { unstage } from './staging'
 
@@ -90,86 +91,65 @@ test('pages that hold nothing but decisions stand beside the site as their chang
 })
 
 describe('left alone, to be planned by itself, is a page', () => {
-  /** `spoil` tells the hash by which the page is known from then on, where that is another. */
-  const staysOut = async (
-    spoil: (id: string) => Promise<string | void>,
-    mend: () => Promise<void>,
-  ) => {
-    const { plain, exchange, batch } = await allExchanged()
+  interface Kept {
+    readonly no: string
+    readonly hash: string
+    readonly body: string
+    readonly schema: number
+  }
+
+  /** What is done to a page, and the hash by which it is known from then on, where that is another. */
+  type Spoil = (page: Kept, ref: RecordRef) => Promise<string | void>
+
+  const textWith =
+    (more: string, hash?: string): Spoil =>
+    ({ body, schema, hash: before }, ref) =>
+      tamper(siteId, ref, body + more, schema, hash ?? before)
+
+  test.each<[string, (decision: string, body: string) => Spoil]>([
+    [
+      'that somebody changed since it was looked for',
+      (_, body) => textWith(' ', hashOf(`${body} `)),
+    ],
+    ['whose text is not what was stored', () => textWith(' ')],
+    [
+      'that holds a decision more often than the index knows',
+      (decision, body) => async (page, ref) => {
+        const hash = hashOf(body + decision)
+        await textWith(decision, hash)(page, ref)
+        return hash
+      },
+    ],
+    [
+      'that was read by other readers',
+      () =>
+        ({ no }) =>
+          tell('update records set readers = readers - 1 where no = $1', [no]),
+    ],
+  ])('%s', async (_, spoil) => {
+    const { hits, plain, exchange, batch } = await allExchanged()
     const id = plain[0]!
-    const hash = await spoil(id)
-    const known = batch.map((each) => (each.id === id && hash ? { ...each, hash } : each))
+    const ref = { kind: 'page', id } as const
+    const [page] = await select<Kept>(
+      `select r.no, r.hash, c.body, c.schema from records r
+         join contents c on c.site_id = r.site_id and c.hash = r.hash
+       where r.site_id = $1 and r.kind = 'page' and r.id = $2`,
+      [siteId, id],
+    )
+    const { no, body, schema, hash } = page!
+    const { use } = hits.find((each) => each.page.id === id)!
     const job = randomUUID()
     try {
+      const now = (await spoil(canonicalJson(use.decision), body)(page!, ref)) ?? hash
+      const known = batch.map((each) => (each.id === id ? { ...each, hash: now } : each))
       const done = await stageExchanged(job, siteId, 0, known, exchange)
       expect([...done].sort()).toEqual(plain.slice(1))
       expect((await standing(job)).has(id)).toBe(false)
     } finally {
       await unstage(job)
-      await mend()
+      await tamper(siteId, ref, body, schema, hash)
+      await tell('update records set readers = $2 where no = $1', [no, readersVersion])
     }
-  }
-
-  const pageOf = (id: string) =>
-    select<{ no: string; hash: string; body: string; schema: number; readers: number }>(
-      `select r.no, r.hash, r.readers, c.body, c.schema from records r
-         join contents c on c.site_id = r.site_id and c.hash = r.hash
-       where r.site_id = $1 and r.kind = 'page' and r.id = $2`,
-      [siteId, id],
-    ).then(([row]) => row!)
-
-  test('that somebody changed since it was looked for', async () => {
-    let mend = () => Promise.resolve()
-    await staysOut(
-      async (id) => {
-        const { body, schema, hash } = await pageOf(id)
-        const other = body.replace('"description":"', '"description":"x')
-        await tamper(siteId, { kind: 'page', id }, other, schema, hashOf(other))
-        mend = () => tamper(siteId, { kind: 'page', id }, body, schema, hash)
-      },
-      () => mend(),
-    )
-  })
-
-  test('whose text is not what was stored', async () => {
-    let mend = () => Promise.resolve()
-    await staysOut(
-      async (id) => {
-        const { body, schema, hash } = await pageOf(id)
-        const other = body.replace('"description":"', '"description":"x')
-        await tamper(siteId, { kind: 'page', id }, other, schema, hash)
-        mend = () => tamper(siteId, { kind: 'page', id }, body, schema, hash)
-      },
-      () => mend(),
-    )
-  })
-
-  test('that holds a decision more often than the index knows', async () => {
-    let mend = () => Promise.resolve()
-    await staysOut(
-      async (id) => {
-        const { body, schema, hash } = await pageOf(id)
-        const { hits } = await allExchanged()
-        const { use } = hits.find(({ page }) => page.id === id)!
-        const other = body + canonicalJson(use.decision)
-        await tamper(siteId, { kind: 'page', id }, other, schema, hashOf(other))
-        mend = () => tamper(siteId, { kind: 'page', id }, body, schema, hash)
-        return hashOf(other)
-      },
-      () => mend(),
-    )
-  })
-
-  test('that was read by other readers', async () => {
-    let mend = () => Promise.resolve()
-    await staysOut(
-      async (id) => {
-        const { no, readers } = await pageOf(id)
-        await tell('update records set readers = readers - 1 where no = $1', [no])
-        mend = () => tell('update records set readers = $2 where no = $1', [no, readers])
-      },
-      () => mend(),
-    )
   })
 })
 

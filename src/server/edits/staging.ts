@@ -1,7 +1,7 @@
 import type { Transaction } from 'sequelize'
 import type { Change } from '@/core/changes'
 import type { RecordRef } from '@/core/site'
-import { insertLong, insertRows, select, tell, type Columns } from '../database/sets'
+import { insertLong, insertRows, select, survey, tell, type Columns } from '../database/sets'
 import { putContents, type Written } from '../records'
 import { bandColumns, lookColumns, readersVersion, useColumns } from '../uses/rows'
 import {
@@ -120,12 +120,8 @@ export async function stage(
   )
 }
 
-/**
- * Tells the database how much stands beside its sites: it plans the exchange of rows by that, and
- * its own survey is late. A table that it is tidying at this moment is passed over rather than waited for.
- */
-export const surveyStaged = (): Promise<void> =>
-  tell(`analyze (skip_locked) staged_records, ${stagedTables.join(', ')}`, [])
+/** Tells the database how much stands beside its sites: the exchange of rows is planned by that. */
+export const surveyStaged = (): Promise<void> => survey(['staged_records', ...stagedTables])
 
 /** Takes what stands beside the site for a job away, of some records alone where they are given; tells how many there were. */
 export async function unstage(

@@ -9,6 +9,7 @@ import {
   closeTestDatabase,
   openTestDatabase,
   revisionOf,
+  save,
   siteId,
   stateOf,
 } from '../database/database.fixture'
@@ -152,4 +153,45 @@ test('what is no decision, or no longer what was stored, is refused as everywher
   const spoilt = { ...own, stored: { ...own.stored, content } }
   const { becomes } = await becoming({ ...spoilt, changes: fit.changes })
   expect(becomes?.index.everywhere).toEqual([])
+})
+
+test('looks of one page that swap their colours are each counted as what they come to', async () => {
+  const docs = await loadWhole(siteId)
+  const [page] = Object.values(docs.pages).filter(
+    ({ body }) =>
+      Object.values(body.elements).filter(({ kind }) => kind === 'paragraph').length > 1,
+  )
+  const [a, b] = Object.values(page!.body.elements).filter(({ kind }) => kind === 'paragraph')
+  const values = ['#102030', '#a0b0c0'] as const
+  const saved = await save(
+    ...[a!, b!].map(({ id }, i) => ({
+      type: 'setLooks',
+      settings: [
+        {
+          on: { doc: page!.id, element: id },
+          key: 'text',
+          state: 'rest',
+          value: { value: values[i] },
+        },
+      ],
+    })),
+  )
+  expect(saved).toMatchObject({ ok: true })
+  const pairs = [values, [...values].reverse()].map(([value, to]) => ({
+    from: { value, within: 0 },
+    to: { value: to },
+  }))
+  const request = sweepRequest.parse({ pairs, scope: 'site' })
+  const before = await stateOf(siteId)
+  for (let time = 0; time < 2; time += 1) {
+    expect(await carryOutWide(localOwner, siteId, 'any', { type: 'sweep', request })).toMatchObject(
+      {
+        ok: true,
+        value: { changed: 2 },
+      },
+    )
+    expect((await checkIndex(siteId)).faults).toEqual([])
+    // Twice is the identity, to the byte.
+    expect((await stateOf(siteId)) === before).toBe(time === 1)
+  }
 })

@@ -9,7 +9,15 @@ import {
   type RecordRef,
   type SiteRecord,
 } from '@/core/site'
-import { columnsOf, insertLong, insertRows, select, tell, type Columns } from '../database/sets'
+import {
+  columnsOf,
+  insertLong,
+  insertRows,
+  select,
+  survey,
+  tell,
+  type Columns,
+} from '../database/sets'
 import { addIndexes, replaceIndexes } from '../uses/keep-rows'
 import { indexHash, indexOf, indexOfText, readersVersion, type RecordIndex } from '../uses/rows'
 import { contentOf, type Content } from './stored'
@@ -205,13 +213,7 @@ const indexesOf = (writes: readonly ReadyWrite[], numbers: ReadonlyMap<string, N
 
 /** From so many records on, a site that comes changes what the database knows of its tables. */
 const MANY_RECORDS = 200
-
-/**
- * Tells the database how much there is now: it plans its answers by that, and its own survey is a
- * minute late. A table that it is tidying at this moment is passed over rather than waited for.
- */
-const survey = (transaction: Transaction): Promise<void> =>
-  tell('analyze (skip_locked) records, contents, uses, bands, looks', [], transaction)
+const SURVEYED = ['records', 'contents', 'uses', 'bands', 'looks']
 
 /** Puts the records of a site that has none yet: nothing of it need be looked for. */
 export async function putFirstRecords(
@@ -226,7 +228,7 @@ export async function putFirstRecords(
   const numbers = await numbersOf(siteId, writes, transaction)
   const indexes = await indexesOf(writes, numbers)
   await addIndexes(siteId, indexes, transaction)
-  if (writes.length >= MANY_RECORDS) await survey(transaction)
+  if (writes.length >= MANY_RECORDS) await survey(SURVEYED, transaction)
 }
 
 /** Puts records in place, with their contents and what is kept beside them, all in sets. */
