@@ -28,9 +28,42 @@ interface HoldingListProps {
 const percent = (share: number) =>
   `${share < 0.1 ? (share * 100).toFixed(1) : Math.round(share * 100)} %`
 
+interface HoldingProps {
+  readonly picture: HoldingPicture
+  readonly onOpen: () => void
+}
+
+/** One picture, how much of it shows the colour, and the way to recolour it. */
+function Holding({ picture, onOpen }: HoldingProps) {
+  const siteId = useEditorState((state) => state.siteId)
+  return (
+    <li className="grid w-64 shrink-0 grid-cols-[64px_minmax(0,1fr)] items-center gap-x-2.5 rounded-md border border-edge bg-raised p-1.5">
+      <img
+        src={pictureAddress(siteId)(picture.id, picture.file)}
+        alt=""
+        className="h-16 w-16 rounded-sm object-cover"
+      />
+      <div className="grid min-w-0 gap-0.5">
+        <span className="truncate font-semibold" title={picture.fileName}>
+          {picture.fileName}
+        </span>
+        <span className="truncate text-xs text-soft">
+          {percent(picture.share)} of it, on {counted(picture.pages, 'page')}
+        </span>
+        <Button
+          className="h-7 justify-self-start"
+          aria-label={`Recolour ${picture.fileName} …`}
+          onClick={onOpen}
+        >
+          Recolour …
+        </Button>
+      </div>
+    </li>
+  )
+}
+
 /** Pictures of pixels that show a colour which goes: nothing of them follows by itself. */
 export function HoldingList({ going }: HoldingListProps) {
-  const siteId = useEditorState((state) => state.siteId)
   const palette = useEditorState((state) => state.docs.frame.palette)
   const sought = going.filter(
     ({ color, to }) =>
@@ -57,31 +90,7 @@ export function HoldingList({ going }: HoldingListProps) {
       )}
       <ul className="flex gap-2 overflow-x-auto pb-1">
         {value.pictures.map((picture) => (
-          <li
-            key={picture.id}
-            className="grid w-64 shrink-0 grid-cols-[64px_minmax(0,1fr)] items-center gap-x-2.5 rounded-md border border-edge bg-raised p-1.5"
-          >
-            <img
-              src={pictureAddress(siteId)(picture.id, picture.file)}
-              alt=""
-              className="h-16 w-16 rounded-sm object-cover"
-            />
-            <div className="grid min-w-0 gap-0.5">
-              <span className="truncate font-semibold" title={picture.fileName}>
-                {picture.fileName}
-              </span>
-              <span className="truncate text-xs text-soft">
-                {percent(picture.share)} of it, on {counted(picture.pages, 'page')}
-              </span>
-              <Button
-                className="h-7 justify-self-start"
-                aria-label={`Recolour ${picture.fileName} …`}
-                onClick={() => setOpen(picture)}
-              >
-                Recolour …
-              </Button>
-            </div>
-          </li>
+          <Holding key={picture.id} picture={picture} onOpen={() => setOpen(picture)} />
         ))}
       </ul>
       {value.more > 0 && (
