@@ -3,6 +3,8 @@ import type { NextConfig } from 'next'
 const config: NextConfig = {
   serverExternalPackages: ['sequelize', 'pg', 'pdfkit', 'fontkit', 'subset-font', 'fontverter'],
   poweredByHeader: false,
+  // The server listens on this machine alone, where packing takes longer than sending; what stands before it for others packs what it sends on.
+  compress: false,
   // Every answer goes through the proxy; a redirect before it would not.
   skipTrailingSlashRedirect: true,
   devIndicators: false,

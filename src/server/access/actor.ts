@@ -15,6 +15,8 @@ const MAY: Readonly<Record<MemberRole, readonly Deed[]>> = {
   reader: ['read'],
 }
 
+export const deedsFor = (role: MemberRole): readonly Deed[] => MAY[role]
+
 export async function roleIn(
   actor: Actor,
   workspaceId: string,
@@ -46,7 +48,7 @@ export async function deedsOf(
   transaction?: Transaction,
 ): Promise<readonly Deed[]> {
   const role = await roleIn(actor, site.workspaceId, transaction)
-  return role === undefined ? [] : MAY[role]
+  return role === undefined ? [] : deedsFor(role)
 }
 
 /** On this machine, whoever can reach the loopback address is the owner of the demo workspace. */

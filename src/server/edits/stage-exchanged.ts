@@ -41,7 +41,7 @@ export async function stageExchanged(
     pages.map(({ hash }) => hash),
   ]
   const exchanges = columnsOf(everywhereColumns, rows)
-  const sought = whereUses(question, given.length + exchanges.bind.length + 1)
+  const sought = whereUses(question, given.length + exchanges.bind.length + 1, '$2')
   const found = await select<{ id: string }>(
     `with p as materialized (
        select r.*, g.n::int - 1 as at

@@ -15,6 +15,7 @@ import * as recipes from './011-recipes'
 import * as looksByKey from './012-looks-by-key'
 import * as exchangedTexts from './013-exchanged-texts'
 import * as textsExchangedWhole from './014-texts-exchanged-whole'
+import * as answersOfPlans from './015-answers-of-plans'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -37,6 +38,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '012-looks-by-key': looksByKey,
   '013-exchanged-texts': exchangedTexts,
   '014-texts-exchanged-whole': textsExchangedWhole,
+  '015-answers-of-plans': answersOfPlans,
 }
 
 export const migrationNames = Object.keys(migrations)

@@ -48,6 +48,7 @@ test('a database of the version before comes up with everything that was in it',
     '012-looks-by-key',
     '013-exchanged-texts',
     '014-texts-exchanged-whole',
+    '015-answers-of-plans',
   ])
   expect(await bringUpToDate()).toBeGreaterThan(10)
   const docs = await loadWhole(site)

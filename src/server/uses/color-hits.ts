@@ -2,7 +2,14 @@ import type { Transaction } from 'sequelize'
 import { writeHex } from '@/core/color'
 import { decisionWords } from '@/core/edit'
 import type { HitLine } from '@/core/payloads'
-import { isBound, siteDocs, type ColorDecision, type DocId, type Frame } from '@/core/site'
+import {
+  isBound,
+  siteDocs,
+  type ColorDecision,
+  type DocId,
+  type Frame,
+  type SiteDocs,
+} from '@/core/site'
 import { hitFor, type Hit, type SweepRequest } from '@/core/sweep'
 import { usesUnder, type Use } from '@/core/uses'
 import { select } from '../database/sets'
@@ -21,8 +28,7 @@ type HitRow = UseRow & { readonly kind: string; readonly id: string; readonly re
 
 const docOf = ({ kind, id }: HitRow) => (kind === 'frame' ? 'frame' : id) as DocId
 
-function lineOf(frame: Frame, row: HitRow, request: SweepRequest): HitLine[] {
-  const docs = siteDocs(frame)
+function lineOf(frame: Frame, docs: SiteDocs, row: HitRow, request: SweepRequest): HitLine[] {
   const [use] = usesUnder(frame.palette, [useOfRow(row, docOf(row))])
   const hit = use && hitFor(frame.palette, use, request)
   if (!hit) return []
@@ -56,19 +62,22 @@ export async function colorHits(
   plan: Pick<ColorPlan, 'request' | 'question' | 'same'>,
   records: readonly string[],
   transaction: Transaction,
+  known?: Frame,
 ): Promise<PlannedHit[]> {
   const { sql, bind } = whereHits(plan)
   const at = 2 + bind.length
   const rows = await select<HitRow>(
-    `select r.kind, r.id, u.* ${sql} and r.no = any($${at}::bigint[]) and u.record = any($${at}::bigint[])
+    `select r.kind, r.id, u.* from uses u join records r on r.no = u.record
+     where ${sql} and r.no = any($${at}::bigint[]) and u.record = any($${at}::bigint[])
      order by u.record, u.n`,
     [siteId, ...bind, records],
     transaction,
   )
-  const frame = await loadFrame(siteId, transaction)
+  const frame = known ?? (await loadFrame(siteId, transaction))
+  const docs = siteDocs(frame)
   return rows.map((row) => ({
     place: row.place as Use['place'],
     doc: docOf(row),
-    lines: () => lineOf(frame, row, plan.request),
+    lines: () => lineOf(frame, docs, row, plan.request),
   }))
 }

@@ -4,7 +4,8 @@ import { isBound, type DocId, type Frame } from '@/core/site'
 import { countingCells, pairFor, type Facets, type SweepRequest } from '@/core/sweep'
 import { placeIds, type Use } from '@/core/uses'
 import { select } from '../database/sets'
-import { whereHits, type ColorPlan, type CountedHits } from './plans'
+import { titledHits, whereHits, type ColorPlan, type CountedHits, type TitledRecord } from './plans'
+import { TITLE } from './questions'
 import { boundRow, type UseRow } from './rows'
 
 /** Hits that are alike in all that they are told apart by, and where they are. */
@@ -15,6 +16,7 @@ interface Counted extends Pick<
   readonly record: string
   readonly kind: string
   readonly id: string
+  readonly title: string
   readonly count: number
 }
 
@@ -59,10 +61,11 @@ export async function countHits(
 ): Promise<CountedHits> {
   const { sql, bind } = whereHits(plan)
   const rows = await select<Counted>(
-    `select c.*, r.kind, r.id from (
-       select u.place, u.record::text as record, u.object, u.paints, u.state, u.slot, u.shade,
-         u.color, u.bindable, count(*)::int as count ${sql} group by 1, 2, 3, 4, 5, 6, 7, 8, 9) c
-       join records r on r.no = c.record::bigint
+    `select c.*, r.kind, r.id, ${TITLE} as title from (
+       select u.place, u.record, u.object, u.paints, u.state, u.slot, u.shade, u.color, u.bindable,
+         count(*)::int as count
+       from uses u where ${sql} group by 1, 2, 3, 4, 5, 6, 7, 8, 9) c
+       join records r on r.no = c.record
      order by array_position($${2 + bind.length}::text[], c.place), r.position nulls first, r.id,
        c.object, c.paints, c.state`,
     [siteId, ...bind, placeIds],
@@ -70,14 +73,14 @@ export async function countHits(
   )
   const counting = countingCells()
   const pairOf = pairing(request)
-  const records: Record<string, string> = {}
+  const seen = new Map<string, TitledRecord>()
   for (const row of rows) {
     const pair =
       row.slot === null || Object.hasOwn(palette.slots, row.slot) ? pairOf(row) : undefined
     if (pair === undefined) continue
     const facets = facetsOfRow(row, pair)
-    records[facets.doc] = row.record
+    if (!seen.has(facets.doc)) seen.set(facets.doc, { no: row.record, title: row.title })
     counting.add(facets, row.count, binds(request, pair, row))
   }
-  return { table: counting.table(), records }
+  return titledHits(counting.table(), seen)
 }

@@ -9,21 +9,22 @@ import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { select, showsPicture } from '../database/sets'
 import { loadFrame } from '../records'
+import { colorHits } from './color-hits'
 import { countHits } from './count-hits'
 import { namesOf } from './names'
-import { readHits, titledCells } from './plan-hits'
+import { readHits } from './plan-hits'
 import {
   keepPlan,
-  keptPlan,
-  planId,
-  renewPlan,
+  keptAnswer,
   type ColorPlan,
   type Plan,
+  type PlannedHit,
   type Same,
+  type TextPlan,
 } from './plans'
 import { looseColors, whereUses } from './questions'
 import { useOfRow, type UseRow } from './rows'
-import { countTexts } from './text-hits'
+import { countTexts, textHits } from './text-hits'
 
 /** Uses that become the same by a sweep, whatever they are in. */
 type Alike = Pick<
@@ -40,8 +41,7 @@ function alikeUses(siteId: string, question: UseQuestion, transaction: Transacti
   return select<Alike>(
     `select u.place, u.slot, u.shade, u.written, u.css, u.escape, u.bindable, u.paints,
        u.start is not null as is_text, count(*)::int as count
-     from uses u ${question.page ? 'join records r on r.no = u.record' : ''}
-     where u.site_id = $1 and ${sql} group by 1, 2, 3, 4, 5, 6, 7, 8, 9`,
+     from uses u where u.site_id = $1 and ${sql} group by 1, 2, 3, 4, 5, 6, 7, 8, 9`,
     [siteId, ...bind],
     transaction,
   )
@@ -114,62 +114,69 @@ function pagesUnder({ pages }: Pick<WholeSite, 'pages'>, docs: readonly string[]
   return own.has('frame') ? pages : own.size
 }
 
+/** What a dry run comes to, and how its hits in some records are read. */
+interface Made {
+  readonly plan: Plan
+  readonly told: Omit<DryRun, 'plan' | 'revision' | 'first' | 'cells'>
+  readonly read: (records: readonly string[]) => Promise<PlannedHit[]>
+}
+
 /** What a sweep would do, counted. */
 async function think(
   siteId: string,
   request: SweepRequest,
-  id: string,
-  revision: number,
   transaction: Transaction,
-): Promise<ColorPlan> {
+): Promise<Made> {
   const frame = await loadFrame(siteId, transaction)
   const question = questionOf(request, await looseColors(siteId, transaction))
   const groups = await alikeUses(siteId, question, transaction)
-  const hits = groups.map((alike) => [alike, hitOf(frame, alike, request)] as const)
-  const same = hits.flatMap(([alike, hit]) => (hit ? [] : [sameOf(alike)]))
-  const counted = await countHits(siteId, frame, { request, question, same }, transaction)
+  const alike = groups.map((each) => [each, hitOf(frame, each, request)] as const)
+  const same = alike.flatMap(([each, hit]) => (hit ? [] : [sameOf(each)]))
+  const hits = await countHits(siteId, frame, { request, question, same }, transaction)
   const site = await countSite(siteId, transaction)
-  const cells = cellsOf(counted.table)
+  const cells = cellsOf(hits.table)
   const pictures = cells.filter(({ place }) => place === 'pictures').map(({ doc }) => doc)
   const onPages = [
     ...cells.filter(({ place }) => place !== 'pictures').map(({ doc }) => doc),
     ...(await docsShowing(siteId, pictures, transaction)),
   ]
-  const answer = {
-    plan: id,
-    revision,
-    count: totalOf(cells).count,
-    pages: pagesUnder(site, onPages),
-    looseBefore: site.loose,
+  const plan: ColorPlan = { of: 'colors', request, question, same, hits }
+  return {
+    plan,
+    told: {
+      count: totalOf(cells).count,
+      pages: pagesUnder(site, onPages),
+      looseBefore: site.loose,
+    },
+    read: (records) => colorHits(siteId, plan, records, transaction, frame),
   }
-  return { of: 'colors', request, question, same, hits: counted, answer }
 }
 
-/** A dry run that is kept under its id, or made; its hits are asked for some at a time. */
-function planned(
+/** A dry run as it was answered before, or made; its hits are asked for some at a time. */
+async function planned(
   actor: Actor,
   siteId: string,
   request: SweepRequest | ExchangeAsked,
-  make: (id: string, revision: number, transaction: Transaction) => Promise<Result<Plan>>,
+  make: (transaction: Transaction) => Promise<Result<Made>>,
 ): Promise<Result<DryRun>> {
+  const [may, known] = await Promise.all([
+    siteFor(actor, 'read', siteId),
+    keptAnswer(siteId, actor.userId, request),
+  ])
+  if (!may.ok) return may
+  if (known) return done(known)
   return atOneMoment(async (transaction) => {
     const found = await siteFor(actor, 'read', siteId, transaction)
     if (!found.ok) return found
-    const { revision } = found.value
-    const id = planId(siteId, actor.userId, revision, request)
-    const known = await keptPlan(actor.userId, siteId, id, transaction)
-    const made = known ? done<Plan>(known) : await make(id, revision, transaction)
+    const made = await make(transaction)
     if (!made.ok) return made
-    const plan = made.value
-    const span = { from: 0, count: firstHits, filter: {} }
-    const isMany = plan.hits.table.cells.length > mostFirstCells
-    const [first, cells] = await Promise.all([
-      readHits(siteId, plan, plan.hits, span, transaction),
-      isMany ? undefined : titledCells(siteId, plan.hits, transaction),
-      // Plans are kept beside the moment that is read: by another connection, meanwhile.
-      known ? renewPlan(id) : keepPlan(id, siteId, actor.userId, revision, plan),
-    ])
-    return done({ ...plan.answer, first, ...(cells ? { cells } : {}) })
+    const { plan, told, read } = made.value
+    const { table } = plan.hits
+    const first = await readHits(plan.hits, { from: 0, count: firstHits, filter: {} }, read)
+    const cells = table.cells.length > mostFirstCells ? {} : { cells: table }
+    const answer = { revision: found.value.revision, ...told, ...cells, first }
+    // Plans are kept beside the moment that is read: by another connection.
+    return done(await keepPlan(siteId, actor.userId, request, plan, answer))
   })
 }
 
@@ -183,8 +190,8 @@ export const dryRun = (
   siteId: string,
   request: SweepRequest,
 ): Promise<Result<DryRun>> =>
-  planned(actor, siteId, request, async (id, revision, transaction) =>
-    done(await think(siteId, request, id, revision, transaction)),
+  planned(actor, siteId, request, async (transaction) =>
+    done(await think(siteId, request, transaction)),
   )
 
 /** Found places that stay as they are and are told one by one; others are counted. */
@@ -196,20 +203,22 @@ export const dryExchange = (
   siteId: string,
   asked: ExchangeAsked,
 ): Promise<Result<DryRun>> =>
-  planned(actor, siteId, asked, async (id, revision, transaction) => {
+  planned(actor, siteId, asked, async (transaction) => {
     const known = await namesOf(siteId, transaction)
     const fault = kindOfExchange(asked).faultOf(asked, known)
     if (fault) return refused({ code: 'edit-refused', problem: fault, clientId: '' })
     const { hits, unfit } = await countTexts(siteId, asked, known, transaction)
     const docs = cellsOf(hits.table).map(({ doc, place }) => (place === 'pictures' ? '' : doc))
-    const answer = {
-      plan: id,
-      revision,
-      count: totalOf(cellsOf(hits.table)).count,
-      pages: pagesUnder(await countSite(siteId, transaction), docs),
-      ...(unfit.length
-        ? { unfit: { count: unfit.length, first: unfit.slice(0, MOST_UNFIT) } }
-        : {}),
-    }
-    return done<Plan>({ of: 'texts', asked, hits, answer })
+    const plan: TextPlan = { of: 'texts', asked, hits }
+    return done({
+      plan,
+      told: {
+        count: totalOf(cellsOf(hits.table)).count,
+        pages: pagesUnder(await countSite(siteId, transaction), docs),
+        ...(unfit.length
+          ? { unfit: { count: unfit.length, first: unfit.slice(0, MOST_UNFIT) } }
+          : {}),
+      },
+      read: (records) => textHits(siteId, plan, records, transaction),
+    })
   })

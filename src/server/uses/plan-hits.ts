@@ -11,7 +11,6 @@ import { cellsOf, fitsFilter, type UseFilter } from '@/core/sweep'
 import type { PlaceId } from '@/core/uses'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
-import { select } from '../database/sets'
 import { loadFrame } from '../records'
 import { colorHits } from './color-hits'
 import { countHits } from './count-hits'
@@ -75,19 +74,17 @@ function within(lie: readonly There[], { from, count }: Span) {
   return { shown, skip: from - skipped }
 }
 
-/** Some hits of a plan that fit a filter, given where all of them lie. */
+/** Some hits that fit a filter, given where all of them lie and how those of some records are read. */
 export async function readHits(
-  siteId: string,
-  plan: Plan,
   hits: CountedHits,
   span: Span,
-  transaction: Transaction,
+  read: (records: readonly string[]) => Promise<PlannedHit[]>,
 ): Promise<HitLine[]> {
   const { shown, skip } = within(whereTheyLie(hits, span.filter), span)
   if (shown.length === 0) return []
   const records = [...new Set(shown.map(({ doc }) => hits.records[doc]!))]
   const there = new Map<string, PlannedHit[]>()
-  for (const hit of await hitsOf(siteId, plan, records, transaction)) {
+  for (const hit of await read(records)) {
     const key = `${hit.place} ${hit.doc}`
     const own = there.get(key)
     if (own) own.push(hit)
@@ -142,7 +139,8 @@ export function planHits(
     if (!found.ok) return found
     const { plan, hits } = found.value
     const span = { from, count: Math.min(count, MOST_HITS), filter }
-    return done({ from, hits: await readHits(siteId, plan, hits, span, transaction) })
+    const read = (records: readonly string[]) => hitsOf(siteId, plan, records, transaction)
+    return done({ from, hits: await readHits(hits, span, read) })
   })
 }
 
@@ -150,25 +148,6 @@ export function planHits(
 export function planCells(actor: Actor, siteId: string, id: string): Promise<Result<HitCells>> {
   return atOneMoment(async (transaction) => {
     const found = await countedPlan(actor, siteId, id, transaction)
-    if (!found.ok) return found
-    return done(await titledCells(siteId, found.value.hits, transaction))
+    return found.ok ? done(found.value.hits.table) : found
   })
-}
-
-/** The cells of a plan with what each document is called: pages by title, pictures by file name. */
-export async function titledCells(
-  siteId: string,
-  { table, records }: CountedHits,
-  transaction: Transaction,
-): Promise<HitCells> {
-  const rows = await select<{ no: string; title: string }>(
-    `select r.no::text, coalesce(nullif(r.title, ''), r.path, r.id) as title
-     from records r where r.site_id = $1 and r.no = any($2::bigint[])`,
-    [siteId, Object.values(records)],
-    transaction,
-  )
-  const titles = new Map(rows.map(({ no, title }) => [no, title]))
-  const titleOf = (doc: string) =>
-    doc === 'frame' ? 'what all pages share' : (titles.get(records[doc]!) ?? doc)
-  return { ...table, titles: table.docs.map(titleOf) }
 }

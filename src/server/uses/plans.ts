@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize'
 import type { ExchangeAsked } from '@/core/exchange'
-import type { DryRun, HitLine } from '@/core/payloads'
+import type { DryRun, HitCells, HitLine } from '@/core/payloads'
 import { canonicalJson } from '@/core/site'
 import type { CellTable, SweepRequest } from '@/core/sweep'
 import type { PlaceId } from '@/core/uses'
@@ -21,14 +21,27 @@ export interface Same {
 
 /** Hits counted, in the order of places, pages and readers, and the numbers of the records that their documents are. */
 export interface CountedHits {
-  readonly table: CellTable
+  readonly table: HitCells
   readonly records: Readonly<Record<string, string>>
+}
+
+/** A record that a document is, by its number and as people call it. */
+export interface TitledRecord {
+  readonly no: string
+  readonly title: string
+}
+
+/** What hits were counted to, with the records that their documents are. */
+export function titledHits(table: CellTable, seen: ReadonlyMap<string, TitledRecord>): CountedHits {
+  const titleOf = (doc: string) =>
+    doc === 'frame' ? 'what all pages share' : (seen.get(doc)?.title ?? doc)
+  const records = Object.fromEntries([...seen].map(([doc, { no }]) => [doc, no]))
+  return { table: { ...table, titles: table.docs.map(titleOf) }, records }
 }
 
 /** What a dry run came to, as it is kept. */
 interface Counted {
   readonly hits: CountedHits
-  readonly answer: Omit<DryRun, 'first' | 'cells'>
 }
 
 /** A dry run of colours as it is kept: what was asked, and what holds for all windows on it. */
@@ -54,7 +67,7 @@ export interface PlannedHit {
   readonly lines: () => HitLine[]
 }
 
-/** The uses of a plan, as rows of `u` and `r`; values are counted from `$2`. */
+/** The uses of a plan, as conditions on `u`; values are counted from `$2`. */
 export function whereHits({ question, same }: Pick<ColorPlan, 'question' | 'same'>) {
   const { sql, bind } = whereUses(question, 2)
   const at = 2 + bind.length
@@ -71,8 +84,7 @@ export function whereHits({ question, same }: Pick<ColorPlan, 'question' | 'same
       ]
     : []
   return {
-    sql: `from uses u join records r on r.no = u.record
-          where u.site_id = $1 and ${sql} ${same.length ? `and ${not}` : ''}`,
+    sql: `u.site_id = $1 and ${sql} ${same.length ? `and ${not}` : ''}`,
     bind: [...bind, ...skipped],
   }
 }
@@ -81,27 +93,50 @@ export function whereHits({ question, same }: Pick<ColorPlan, 'question' | 'same
 const MOST_PLANS = 20
 
 /** Raised whenever plans are kept in another shape: those of before are not taken up. */
-const SHAPE = 3
+const SHAPE = 4
 
-/** The same question of the same person about the same state of a site, read by the same readers, is one plan. */
-export const planId = (
+/** What one person asks of a site, read by the same readers. */
+const questionId = (
   siteId: string,
   userId: string,
-  revision: number,
   request: SweepRequest | ExchangeAsked,
 ): string =>
-  hashOf(canonicalJson({ siteId, userId, revision, request, readersVersion, shape: SHAPE })).slice(
-    0,
-    32,
-  )
+  hashOf(canonicalJson({ siteId, userId, request, readersVersion, shape: SHAPE })).slice(0, 32)
 
-export async function keepPlan(
-  id: string,
+/** The same question about the same state of a site is one plan. */
+const planId = (question: string, revision: number) => `${question}-${revision}`
+
+/** How long a plan counts as young once it was asked for. */
+const YOUNG = "interval '1 minute'"
+
+/** What was answered to the same question about the state in which a site is now: one question, and none beside it. */
+export async function keptAnswer(
   siteId: string,
   userId: string,
-  revision: number,
+  request: SweepRequest | ExchangeAsked,
+): Promise<DryRun | undefined> {
+  const [row] = await select<{ id: string; answer: string; aged: boolean }>(
+    `select p.id, p.answer, p.created_at < now() - ${YOUNG} as aged
+     from sites s join plans p on p.id = $1 || '-' || s.revision
+     where s.id = $2 and p.actor_id = $3`,
+    [questionId(siteId, userId, request), siteId, userId],
+  )
+  // A plan that is asked for again counts as young.
+  if (row?.aged) await tell('update plans set created_at = now() where id = $1', [row.id])
+  return row && (JSON.parse(row.answer) as DryRun)
+}
+
+/** Keeps a plan and what is answered, and tells its id with that. */
+export async function keepPlan(
+  siteId: string,
+  userId: string,
+  request: SweepRequest | ExchangeAsked,
   plan: Plan,
-): Promise<void> {
+  told: Omit<DryRun, 'plan'>,
+): Promise<DryRun> {
+  const { revision } = told
+  const id = planId(questionId(siteId, userId, request), revision)
+  const answer: DryRun = { plan: id, ...told }
   // The one that comes is not among those that are counted.
   await tell(
     `with gone as (
@@ -109,10 +144,11 @@ export async function keepPlan(
          select id from plans where site_id = $2 and actor_id = $3 and id <> $1
          order by created_at desc limit ${MOST_PLANS - 1})
        and id <> $1)
-     insert into plans (id, site_id, actor_id, revision, intent) values ($1, $2, $3, $4, $5)
-     on conflict (id) do nothing`,
-    [id, siteId, userId, revision, JSON.stringify(plan)],
+     insert into plans (id, site_id, actor_id, revision, intent, answer)
+     values ($1, $2, $3, $4, $5, $6) on conflict (id) do nothing`,
+    [id, siteId, userId, revision, JSON.stringify(plan), JSON.stringify(answer)],
   )
+  return answer
 }
 
 export type KeptPlan = Plan & { readonly revision: number }
@@ -131,7 +167,3 @@ export async function keptPlan(
   )
   return row && { ...(JSON.parse(row.intent) as Plan), revision: row.revision }
 }
-
-/** A plan that is asked for again counts as young. */
-export const renewPlan = (id: string): Promise<void> =>
-  tell('update plans set created_at = now() where id = $1', [id])

@@ -11,15 +11,18 @@ const isWritten = (first: number) =>
   `${TEXTED} and exists (select from contents c
      where c.site_id = r.site_id and c.hash = r.hash and c.body ~* $${first})`
 
+/** What people call a record (as `r`): a page by its title, a picture by its file name. */
+export const TITLE = "coalesce(nullif(r.title, ''), r.path, r.id)"
+
 /** The records whose stored text matches a pattern, all that hold texts where there is none; in the order in which a site is read. */
 export function recordsWritten(
   siteId: string,
   pattern: string | undefined,
   transaction?: Transaction,
-): Promise<RecordState[]> {
+): Promise<Array<RecordState & { readonly title: string }>> {
   const condition = pattern === undefined ? TEXTED : isWritten(2)
-  return select<RecordState>(
-    `select r.kind, r.id, r.hash, r.no::text from records r
+  return select(
+    `select r.kind, r.id, r.hash, r.no::text, ${TITLE} as title from records r
      where r.site_id = $1 and ${condition} order by r.kind, r.position, r.id`,
     [siteId, ...(pattern === undefined ? [] : [pattern])],
     transaction,
@@ -44,8 +47,12 @@ export async function looseColors(siteId: string, transaction?: Transaction): Pr
   return rows.map(({ color }) => color)
 }
 
-/** Conditions on rows of `uses` (as `u`) and their record (as `r`); values are counted from `first`. */
-export function whereUses({ slots, colors, paints, page }: UseQuestion, first: number) {
+/** Conditions on rows of `uses` (as `u`) of a site, `$1` where nothing else is said; values are counted from `first`. */
+export function whereUses(
+  { slots, colors, paints, page }: UseQuestion,
+  first: number,
+  site = '$1',
+) {
   const parts = [`(u.slot = any($${first}::text[]) or u.color = any($${first + 1}::text[]))`]
   const bind: Array<string | readonly string[]> = [slots, colors]
   if (paints) {
@@ -53,7 +60,8 @@ export function whereUses({ slots, colors, paints, page }: UseQuestion, first: n
     bind.push(paints)
   }
   if (page) {
-    parts.push(`r.kind = 'page' and r.id = $${first + bind.length}`)
+    parts.push(`u.record = (select no from records
+      where site_id = ${site} and kind = 'page' and id = $${first + bind.length})`)
     bind.push(page)
   }
   return { sql: parts.join(' and '), bind }

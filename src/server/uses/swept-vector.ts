@@ -26,7 +26,8 @@ export function sweptVector(
     const { sql, bind } = whereHits(kept)
     const at = 2 + bind.length
     const rows = await select<UseRow>(
-      `select u.* ${sql} and r.kind = 'picture' and r.id = $${at} order by u.n`,
+      `select u.* from uses u where ${sql} and u.record = (select no from records
+         where site_id = $1 and kind = 'picture' and id = $${at}) order by u.n`,
       [siteId, ...bind, picture],
       transaction,
     )

@@ -14,7 +14,13 @@ import { placeIds } from '@/core/uses'
 import { select } from '../database/sets'
 import { loadStates, type RecordState } from '../records'
 import { namesOf } from './names'
-import type { CountedHits, PlannedHit, TextPlan } from './plans'
+import {
+  titledHits,
+  type CountedHits,
+  type PlannedHit,
+  type TextPlan,
+  type TitledRecord,
+} from './plans'
 import { recordsWritten } from './questions'
 
 /** Records that are in memory at the same time. */
@@ -54,18 +60,19 @@ export async function countTexts(
   const pattern = kindOfExchange(asked).pattern(asked, known)
   const states = await recordsWritten(siteId, pattern, transaction)
   const byPlace = new Map(placeIds.map((place) => [place, [] as Facets[]]))
-  const records: Record<string, string> = {}
+  const titled = new Map(states.map((state) => [state.no, state]))
+  const seen = new Map<string, TitledRecord>()
   const unfit: UnfitHit[] = []
   for await (const found of foundIn(siteId, asked, known, states, transaction)) {
     for (const hit of found.hits) {
       byPlace.get(hit.place)!.push(facetsOf(hit))
-      records[hit.doc] = found.no
+      seen.set(hit.doc, titled.get(found.no)!)
     }
     unfit.push(...found.unfit)
   }
   const counting = countingCells()
   for (const facets of [...byPlace.values()].flat()) counting.add(facets, 1, 0)
-  return { hits: { table: counting.table(), records }, unfit }
+  return { hits: titledHits(counting.table(), seen), unfit }
 }
 
 function lineOf(hit: ExchangeHit, known: KnownOfSite): HitLine {
