@@ -28,6 +28,7 @@ export {
   hitFor,
   planSweep,
   type Hit,
+  type Outcomes,
 } from './plan'
 export {
   areAllTicked,

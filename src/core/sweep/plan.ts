@@ -62,7 +62,7 @@ export function decisionSwept(
 }
 
 /** Outcomes that were found, by the decisions that come to them, which tell the colour as well: many uses share one. */
-type Outcomes = Map<ColorDecision, Outcome | undefined>
+export type Outcomes = Map<ColorDecision, Outcome | undefined>
 
 /**
  * What one use becomes; undefined where none of the pairs takes it, or nothing changes.

@@ -10,12 +10,12 @@ import {
   type Frame,
   type SiteDocs,
 } from '@/core/site'
-import { hitFor, type Hit, type SweepRequest } from '@/core/sweep'
+import { hitFor, type Hit, type Outcomes, type SweepRequest } from '@/core/sweep'
 import { usesUnder, type Use } from '@/core/uses'
 import { select } from '../database/sets'
 import { loadFrame } from '../records'
 import { whereHits, type ColorPlan, type PlannedHit } from './plans'
-import { useOfRow, type UseRow } from './rows'
+import { decisionReader, useOfRow, type UseRow } from './rows'
 
 /** Whether a hit becomes bound (1), stops to be so (−1), or neither. */
 export const bindsOf = ({ use, becomesBound }: Pick<Hit, 'use' | 'becomesBound'>) =>
@@ -28,11 +28,19 @@ type HitRow = UseRow & { readonly kind: string; readonly id: string; readonly re
 
 const docOf = ({ kind, id }: HitRow) => (kind === 'frame' ? 'frame' : id) as DocId
 
-function lineOf(frame: Frame, docs: SiteDocs, row: HitRow, request: SweepRequest): HitLine[] {
-  const [use] = usesUnder(frame.palette, [useOfRow(row, docOf(row))])
-  const hit = use && hitFor(frame.palette, use, request)
+/** Reads what becomes of kept uses; what is decided alike is thought through once. */
+export function hitReader({ palette }: Frame, request: SweepRequest) {
+  const decided = decisionReader()
+  const outcomes: Outcomes = new Map()
+  return (row: UseRow, doc: DocId): Hit | undefined => {
+    const [use] = usesUnder(palette, [useOfRow(row, doc, decided(row))])
+    return use && hitFor(palette, use, request, outcomes)
+  }
+}
+
+function linesOf(hit: Hit | undefined, docs: SiteDocs): HitLine[] {
   if (!hit) return []
-  const { key, pair, after, beforeColor, afterColor, change } = hit
+  const { key, use, pair, after, beforeColor, afterColor, change } = hit
   const isText = 'at' in change
   return [
     {
@@ -75,9 +83,10 @@ export async function colorHits(
   )
   const frame = known ?? (await loadFrame(siteId, transaction))
   const docs = siteDocs(frame)
+  const read = hitReader(frame, plan.request)
   return rows.map((row) => ({
     place: row.place as Use['place'],
     doc: docOf(row),
-    lines: () => lineOf(frame, docs, row, plan.request),
+    lines: () => linesOf(read(row, docOf(row)), docs),
   }))
 }

@@ -1,18 +1,22 @@
 import type { Transaction } from 'sequelize'
-import { colorOfKey } from '@/core/color'
-import { isBound, type DocId, type Frame } from '@/core/site'
-import { countingCells, pairFor, type Facets, type SweepRequest } from '@/core/sweep'
+import type { DocId, Frame } from '@/core/site'
+import { countingCells, type Facets, type SweepRequest } from '@/core/sweep'
 import { placeIds, type Use } from '@/core/uses'
+import type { UseQuestion } from '@/core/wide'
 import { select } from '../database/sets'
-import { titledHits, whereHits, type ColorPlan, type CountedHits, type TitledRecord } from './plans'
-import { TITLE } from './questions'
-import { boundRow, type UseRow } from './rows'
+import { bindsOf, hitReader } from './color-hits'
+import { titledHits, type CountedHits, type Same, type TitledRecord } from './plans'
+import { TITLE, whereUses } from './questions'
+import type { UseRow } from './rows'
 
-/** Hits that are alike in all that they are told apart by, and where they are. */
-interface Counted extends Pick<
+/** What uses are that become the same by a sweep, whatever they are in. */
+type Alike = Pick<
   UseRow,
-  'place' | 'object' | 'paints' | 'state' | 'slot' | 'shade' | 'color' | 'bindable'
-> {
+  'place' | 'slot' | 'shade' | 'written' | 'css' | 'escape' | 'bindable' | 'paints'
+> & { readonly is_text: boolean }
+
+/** Uses that are alike in all that they are told apart by, and where they are. */
+interface Counted extends Alike, Pick<UseRow, 'object' | 'state'> {
   readonly record: string
   readonly kind: string
   readonly id: string
@@ -20,25 +24,49 @@ interface Counted extends Pick<
   readonly count: number
 }
 
-/** The pair that takes uses which refer to one thing, or paint alike. */
-function pairing({ pairs }: SweepRequest) {
-  const known = new Map<string, number | undefined>()
-  return ({ slot, shade, color }: Counted): number | undefined => {
-    const key = slot === null ? `${color}` : `${slot} ${shade}`
-    if (known.has(key)) return known.get(key)
-    const use =
-      slot === null
-        ? { decision: { value: '' }, color: colorOfKey(color!) }
-        : { decision: boundRow(slot, shade) }
-    const pair = pairFor(pairs, use)
-    known.set(key, pair)
-    return pair
-  }
+/** What becomes of one of many. */
+interface Fate {
+  readonly pair: number
+  readonly binds: -1 | 0 | 1
 }
 
-/** What a pair makes of a use: 1 where it becomes bound, −1 where it becomes loose. */
-const binds = ({ pairs }: SweepRequest, pair: number, { bindable, slot }: Counted) =>
-  (Number(bindable && isBound(pairs[pair]!.to)) - Number(slot !== null)) as -1 | 0 | 1
+/** Tells what becomes of uses, each kind of them once, and which of them stay what they are. */
+function fates(frame: Frame, request: SweepRequest) {
+  const read = hitReader(frame, request)
+  const known = new Map<string, Fate | undefined>()
+  const same: Same[] = []
+  const fateOf = (row: Counted): Fate | undefined => {
+    const { place, slot, shade, written, css, escape, bindable, paints, is_text } = row
+    const key = JSON.stringify([
+      place,
+      slot,
+      shade,
+      written,
+      css,
+      escape,
+      bindable,
+      paints,
+      is_text,
+    ])
+    if (known.has(key)) return known.get(key)
+    const one = { ...row, n: 0, color: null, property: '', context: null, context_at: null }
+    const use = { ...one, path: '[]', owner: '{}', label: '', start: is_text ? 0 : null }
+    const hit = read(use, 'frame')
+    const fate = hit && { pair: hit.pair, binds: bindsOf(hit) }
+    if (!fate) {
+      same.push({
+        place: place as Use['place'],
+        written,
+        slot: slot ?? '',
+        shade: shade ?? '',
+        bindable,
+      })
+    }
+    known.set(key, fate)
+    return fate
+  }
+  return { fateOf, same }
+}
 
 const facetsOfRow = (
   { place, kind, id, object, paints, state }: Counted,
@@ -52,19 +80,21 @@ const facetsOfRow = (
   pair,
 })
 
-/** Counts the hits of a plan: one question to the index. */
+/** Counts what a sweep finds, and tells what it would leave as it is: one question to the index. */
 export async function countHits(
   siteId: string,
-  { palette }: Frame,
-  { request, ...plan }: Pick<ColorPlan, 'request' | 'question' | 'same'>,
+  frame: Frame,
+  request: SweepRequest,
+  question: UseQuestion,
   transaction: Transaction,
-): Promise<CountedHits> {
-  const { sql, bind } = whereHits(plan)
+): Promise<{ readonly hits: CountedHits; readonly same: readonly Same[] }> {
+  const { sql, bind } = whereUses(question, 2)
   const rows = await select<Counted>(
     `select c.*, r.kind, r.id, ${TITLE} as title from (
-       select u.place, u.record, u.object, u.paints, u.state, u.slot, u.shade, u.color, u.bindable,
-         count(*)::int as count
-       from uses u where ${sql} group by 1, 2, 3, 4, 5, 6, 7, 8, 9) c
+       select u.record, u.place, u.object, u.paints, u.state, u.slot, u.shade, u.written, u.css,
+         u.escape, u.bindable, u.start is not null as is_text, count(*)::int as count
+       from uses u where u.site_id = $1 and ${sql}
+       group by 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12) c
        join records r on r.no = c.record
      order by array_position($${2 + bind.length}::text[], c.place), r.position nulls first, r.id,
        c.object, c.paints, c.state`,
@@ -72,15 +102,14 @@ export async function countHits(
     transaction,
   )
   const counting = countingCells()
-  const pairOf = pairing(request)
+  const { fateOf, same } = fates(frame, request)
   const seen = new Map<string, TitledRecord>()
   for (const row of rows) {
-    const pair =
-      row.slot === null || Object.hasOwn(palette.slots, row.slot) ? pairOf(row) : undefined
-    if (pair === undefined) continue
-    const facets = facetsOfRow(row, pair)
+    const fate = fateOf(row)
+    if (!fate) continue
+    const facets = facetsOfRow(row, fate.pair)
     if (!seen.has(facets.doc)) seen.set(facets.doc, { no: row.record, title: row.title })
-    counting.add(facets, row.count, binds(request, pair, row))
+    counting.add(facets, row.count, fate.binds)
   }
-  return titledHits(counting.table(), seen)
+  return { hits: titledHits(counting.table(), seen), same }
 }

@@ -1,10 +1,8 @@
 import type { Transaction } from 'sequelize'
 import { kindOfExchange, type ExchangeAsked } from '@/core/exchange'
 import { done, refused, firstHits, mostFirstCells, type DryRun, type Result } from '@/core/payloads'
-import type { Frame } from '@/core/site'
-import { cellsOf, hitFor, totalOf, type Hit, type SweepRequest } from '@/core/sweep'
-import { usesUnder, type PlaceId } from '@/core/uses'
-import { questionOf, type UseQuestion } from '@/core/wide'
+import { cellsOf, totalOf, type SweepRequest } from '@/core/sweep'
+import { questionOf } from '@/core/wide'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { select, showsPicture } from '../database/sets'
@@ -19,57 +17,10 @@ import {
   type ColorPlan,
   type Plan,
   type PlannedHit,
-  type Same,
   type TextPlan,
 } from './plans'
-import { looseColors, whereUses } from './questions'
-import { useOfRow, type UseRow } from './rows'
+import { looseColors } from './questions'
 import { countTexts, textHits } from './text-hits'
-
-/** Uses that become the same by a sweep, whatever they are in. */
-type Alike = Pick<
-  UseRow,
-  'place' | 'slot' | 'shade' | 'written' | 'css' | 'escape' | 'bindable' | 'paints'
-> & {
-  readonly is_text: boolean
-  readonly count: number
-}
-
-/** The uses that are asked for, in groups that become the same. */
-function alikeUses(siteId: string, question: UseQuestion, transaction: Transaction) {
-  const { sql, bind } = whereUses(question, 2)
-  return select<Alike>(
-    `select u.place, u.slot, u.shade, u.written, u.css, u.escape, u.bindable, u.paints,
-       u.start is not null as is_text, count(*)::int as count
-     from uses u where u.site_id = $1 and ${sql} group by 1, 2, 3, 4, 5, 6, 7, 8, 9`,
-    [siteId, ...bind],
-    transaction,
-  )
-}
-
-function hitOf(frame: Frame, alike: Alike, request: SweepRequest): Hit | undefined {
-  const row = { ...alike, path: '[]', owner: '{}', start: alike.is_text ? 0 : null, label: '' }
-  const filled = {
-    ...row,
-    n: 0,
-    color: null,
-    object: '',
-    property: '',
-    state: null,
-    context: null,
-    context_at: null,
-  }
-  const [use] = usesUnder(frame.palette, [useOfRow(filled, 'frame')])
-  return use && hitFor(frame.palette, use, request)
-}
-
-const sameOf = ({ place, written, slot, shade, bindable }: Alike): Same => ({
-  place: place as PlaceId,
-  written,
-  slot: slot ?? '',
-  shade: shade ?? '',
-  bindable,
-})
 
 /** The documents that show some pictures. */
 async function docsShowing(
@@ -90,21 +41,33 @@ async function docsShowing(
 }
 
 interface WholeSite {
+  readonly revision: number
   readonly pages: number
   /** Uses outside of the palette that are tied to no slot. */
   readonly loose: number
 }
 
 /** A site in numbers. */
-async function countSite(siteId: string, transaction: Transaction): Promise<WholeSite> {
+async function countSite(
+  siteId: string,
+  transaction?: Transaction,
+): Promise<WholeSite | undefined> {
   const [site] = await select<WholeSite>(
-    `select (select count(*)::int from records where site_id = $1 and kind = 'page') as pages,
+    `select revision, (select count(*)::int from records where site_id = $1 and kind = 'page') as pages,
        (select count(*)::int from uses
-        where site_id = $1 and color is not null and place <> 'palette') as loose`,
+        where site_id = $1 and color is not null and place <> 'palette') as loose
+     from sites where id = $1`,
     [siteId],
     transaction,
   )
-  return site!
+  return site
+}
+
+/** One moment of a site. */
+interface Moment {
+  readonly transaction: Transaction
+  /** The site in numbers. */
+  readonly counted: () => Promise<WholeSite>
 }
 
 /** On how many pages what some documents decide is seen: header, footer, themes and custom CSS are on every one. */
@@ -125,15 +88,12 @@ interface Made {
 async function think(
   siteId: string,
   request: SweepRequest,
-  transaction: Transaction,
+  { transaction, counted }: Moment,
 ): Promise<Made> {
   const frame = await loadFrame(siteId, transaction)
   const question = questionOf(request, await looseColors(siteId, transaction))
-  const groups = await alikeUses(siteId, question, transaction)
-  const alike = groups.map((each) => [each, hitOf(frame, each, request)] as const)
-  const same = alike.flatMap(([each, hit]) => (hit ? [] : [sameOf(each)]))
-  const hits = await countHits(siteId, frame, { request, question, same }, transaction)
-  const site = await countSite(siteId, transaction)
+  const { hits, same } = await countHits(siteId, frame, request, question, transaction)
+  const site = await counted()
   const cells = cellsOf(hits.table)
   const pictures = cells.filter(({ place }) => place === 'pictures').map(({ doc }) => doc)
   const onPages = [
@@ -157,7 +117,7 @@ async function planned(
   actor: Actor,
   siteId: string,
   request: SweepRequest | ExchangeAsked,
-  make: (transaction: Transaction) => Promise<Result<Made>>,
+  make: (moment: Moment) => Promise<Result<Made>>,
 ): Promise<Result<DryRun>> {
   const [may, known] = await Promise.all([
     siteFor(actor, 'read', siteId),
@@ -165,19 +125,29 @@ async function planned(
   ])
   if (!may.ok) return may
   if (known) return done(known)
-  return atOneMoment(async (transaction) => {
+  // By another connection, begun before the moment is; nobody misses what it came to where that is refused.
+  const beside = countSite(siteId)
+  beside.catch(() => undefined)
+  const ran = await atOneMoment(async (transaction) => {
     const found = await siteFor(actor, 'read', siteId, transaction)
     if (!found.ok) return found
-    const made = await make(transaction)
+    const { revision } = found.value
+    const counted = async () => {
+      const site = await beside
+      // Where somebody changed the site meanwhile, the moment itself is asked.
+      return site?.revision === revision ? site : (await countSite(siteId, transaction))!
+    }
+    const made = await make({ transaction, counted })
     if (!made.ok) return made
     const { plan, told, read } = made.value
     const { table } = plan.hits
     const first = await readHits(plan.hits, { from: 0, count: firstHits, filter: {} }, read)
     const cells = table.cells.length > mostFirstCells ? {} : { cells: table }
-    const answer = { revision: found.value.revision, ...told, ...cells, first }
-    // Plans are kept beside the moment that is read: by another connection.
-    return done(await keepPlan(siteId, actor.userId, request, plan, answer))
+    return done({ plan, answer: { revision, ...told, ...cells, first } })
   })
+  if (!ran.ok) return ran
+  const { plan, answer } = ran.value
+  return done(await keepPlan(siteId, actor.userId, request, plan, answer))
 }
 
 /**
@@ -190,9 +160,7 @@ export const dryRun = (
   siteId: string,
   request: SweepRequest,
 ): Promise<Result<DryRun>> =>
-  planned(actor, siteId, request, async (transaction) =>
-    done(await think(siteId, request, transaction)),
-  )
+  planned(actor, siteId, request, async (moment) => done(await think(siteId, request, moment)))
 
 /** Found places that stay as they are and are told one by one; others are counted. */
 const MOST_UNFIT = 20
@@ -203,7 +171,7 @@ export const dryExchange = (
   siteId: string,
   asked: ExchangeAsked,
 ): Promise<Result<DryRun>> =>
-  planned(actor, siteId, asked, async (transaction) => {
+  planned(actor, siteId, asked, async ({ transaction, counted }) => {
     const known = await namesOf(siteId, transaction)
     const fault = kindOfExchange(asked).faultOf(asked, known)
     if (fault) return refused({ code: 'edit-refused', problem: fault, clientId: '' })
@@ -214,7 +182,7 @@ export const dryExchange = (
       plan,
       told: {
         count: totalOf(cellsOf(hits.table)).count,
-        pages: pagesUnder(await countSite(siteId, transaction), docs),
+        pages: pagesUnder(await counted(), docs),
         ...(unfit.length
           ? { unfit: { count: unfit.length, first: unfit.slice(0, MOST_UNFIT) } }
           : {}),

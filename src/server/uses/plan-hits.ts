@@ -9,13 +9,15 @@ import {
 } from '@/core/payloads'
 import { cellsOf, fitsFilter, type UseFilter } from '@/core/sweep'
 import type { PlaceId } from '@/core/uses'
+import { questionOf } from '@/core/wide'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { loadFrame } from '../records'
 import { colorHits } from './color-hits'
 import { countHits } from './count-hits'
 import { namesOf } from './names'
-import { keptPlan, type CountedHits, type KeptPlan, type Plan, type PlannedHit } from './plans'
+import { keptPlan, type CountedHits, type Plan, type PlannedHit } from './plans'
+import { looseColors } from './questions'
 import { countTexts, textHits } from './text-hits'
 
 /** The hits of some records, whatever is swept. */
@@ -99,17 +101,16 @@ export async function readHits(
     .slice(skip, skip + span.count)
 }
 
-/** The hits of a plan on the site as it is now. */
-async function countedAnew(
-  siteId: string,
-  plan: Plan,
-  transaction: Transaction,
-): Promise<CountedHits> {
+/** A plan, counted on the site as it is now. */
+async function countedAnew(siteId: string, plan: Plan, transaction: Transaction): Promise<Plan> {
   if (plan.of === 'texts') {
     const known = await namesOf(siteId, transaction)
-    return (await countTexts(siteId, plan.asked, known, transaction)).hits
+    return { ...plan, hits: (await countTexts(siteId, plan.asked, known, transaction)).hits }
   }
-  return countHits(siteId, await loadFrame(siteId, transaction), plan, transaction)
+  const { request } = plan
+  const frame = await loadFrame(siteId, transaction)
+  const question = questionOf(request, await looseColors(siteId, transaction))
+  return { ...plan, question, ...(await countHits(siteId, frame, request, question, transaction)) }
 }
 
 /** A plan, counted anew where the site went on since: hits lie elsewhere then. */
@@ -118,13 +119,13 @@ async function countedPlan(
   siteId: string,
   id: string,
   transaction: Transaction,
-): Promise<Result<{ readonly plan: KeptPlan; readonly hits: CountedHits }>> {
+): Promise<Result<Plan>> {
   const found = await siteFor(actor, 'read', siteId, transaction)
   if (!found.ok) return found
   const plan = await keptPlan(actor.userId, siteId, id, transaction)
   if (!plan) return refused({ code: 'plan-gone' })
-  if (plan.revision === found.value.revision) return done({ plan, hits: plan.hits })
-  return done({ plan, hits: await countedAnew(siteId, plan, transaction) })
+  if (plan.revision === found.value.revision) return done(plan)
+  return done(await countedAnew(siteId, plan, transaction))
 }
 
 /** Some hits of a dry run that fit a filter, in the order of places, pages and readers. */
@@ -137,10 +138,10 @@ export function planHits(
   return atOneMoment(async (transaction) => {
     const found = await countedPlan(actor, siteId, id, transaction)
     if (!found.ok) return found
-    const { plan, hits } = found.value
+    const plan = found.value
     const span = { from, count: Math.min(count, MOST_HITS), filter }
     const read = (records: readonly string[]) => hitsOf(siteId, plan, records, transaction)
-    return done({ from, hits: await readHits(hits, span, read) })
+    return done({ from, hits: await readHits(plan.hits, span, read) })
   })
 }
 
