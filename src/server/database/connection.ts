@@ -12,6 +12,9 @@ export function database(): Sequelize {
   return held.easelDatabase
 }
 
+/** Compiling a statement takes PostgreSQL 50 to 100 ms, as long as the largest of ours takes to run. */
+const SETTINGS = '-c jit=off'
+
 function open(): Sequelize {
   const address = process.env.DATABASE_URL
   if (!address) throw new Error('DATABASE_URL is not set. Start with ./easel demo or ./easel dev.')
@@ -20,7 +23,7 @@ function open(): Sequelize {
     dialectModule: pg,
     logging: false,
     pool: { max: 8, min: 0, acquire: 6000, idle: 10_000 },
-    dialectOptions: { connectionTimeoutMillis: 4000 },
+    dialectOptions: { connectionTimeoutMillis: 4000, options: SETTINGS },
   })
 }
 

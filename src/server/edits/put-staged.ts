@@ -77,30 +77,34 @@ async function exchangeDecisions(run: Run): Promise<void> {
  * where it is.
  */
 async function exchangeEverywhere(run: Run): Promise<void> {
+  /** What uses are found by, which are kept by their colour or slot. */
+  const sought = (column: 'color' | 'slot') =>
+    `u.${column} = any(array(select distinct from_${column} from staged_exchanges where job = $1))`
   await run(
     `update uses u set ${come} ${joined} join staged_exchanges d on d.job = s.job and d.at = s.at
      where s.job = $1 and u.record = r.no and u.start is null and u.written = d.from_written
+       and u.site_id = $2 and (${sought('color')} or ${sought('slot')})
        and u.slot is not distinct from d.from_slot and u.shade is not distinct from d.from_shade`,
   )
   /** The rows of a table in whose texts something is exchanged, sought record by record: they are few of many. */
-  const holding = (table: 'bands' | 'looks', key: string, text: string) =>
+  const holding = (table: 'bands' | 'looks', text: string) =>
     `d as materialized (
        select r.no, d.from_text, d.to_text
        ${joined} join staged_exchanges d on d.job = s.job and d.at = s.at where s.job = $1
      ), s as materialized (
        select no, array_agg(from_text) as froms, array_agg(to_text) as tos from d group by 1
      ), h as materialized (
-       select distinct d.no, l.${key} from d cross join lateral (
-         select l.${key}, l.${text} from ${table} l where l.record = d.no offset 0) l
+       select distinct d.no, l.row from d cross join lateral (
+         select l.ctid as row, l.${text} from ${table} l where l.record = d.no offset 0) l
        where position(d.from_text in l.${text}) > 0)`
   await run(
-    `with ${holding('bands', 'n', 'fill')}
+    `with ${holding('bands', 'fill')}
      update bands b set fill = exchanged(b.fill, s.froms, s.tos)
-     from h join s using (no) where b.record = h.no and b.n = h.n`,
+     from h join s using (no) where b.ctid = h.row`,
   )
   await run(
-    `with ${holding('looks', 'key', 'look')}, gone as (
-       delete from looks l using h join s using (no) where l.record = h.no and l.key = h.key
+    `with ${holding('looks', 'look')}, gone as (
+       delete from looks l using s where l.ctid = any(array(select row from h)) and s.no = l.record
        returning l.record, l.count, exchanged(l.look, s.froms, s.tos) as look)
      insert into looks as k (record, site_id, key, look, count)
      select record, $2, ${lookKeyOf('look')}, look, sum(count) from gone group by record, look

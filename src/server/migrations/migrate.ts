@@ -16,6 +16,7 @@ import * as looksByKey from './012-looks-by-key'
 import * as exchangedTexts from './013-exchanged-texts'
 import * as textsExchangedWhole from './014-texts-exchanged-whole'
 import * as answersOfPlans from './015-answers-of-plans'
+import * as packedQuickly from './016-packed-quickly'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -39,6 +40,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '013-exchanged-texts': exchangedTexts,
   '014-texts-exchanged-whole': textsExchangedWhole,
   '015-answers-of-plans': answersOfPlans,
+  '016-packed-quickly': packedQuickly,
 }
 
 export const migrationNames = Object.keys(migrations)
