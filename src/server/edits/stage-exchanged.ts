@@ -52,15 +52,15 @@ export async function stageExchanged(
        select * from ${exchanges.unnest(given.length + 1)} with ordinality as x (${names.join(', ')}, i)
      ), held as materialized (
        select p.no, u.* from p cross join lateral (
-         select u.n, u.path, u.written, u.slot, u.shade, u.color, u.start from uses u
-         where u.record = p.no offset 0) u
+         select u.n, u.path, u.written, u.slot, u.shade, u.start from uses u
+         where u.record = p.no and ${sought.sql} offset 0) u
      ), each as materialized (
        select u.no, x.i, count(*)::int as count, string_agg('{"path":' || u.path || ',"from":'
          || x.from_text || ',"to":' || x.to_text || '}', ',' order by u.n) as changes
        from held u join x on u.written = x.from_written
          and u.slot is not distinct from x.from_slot and u.shade is not distinct from x.from_shade
        where u.start is null and u.no not in (
-         select u.no from held u where ${sought.sql} and not (${IS_OF_THING}))
+         select u.no from held u where not (${IS_OF_THING}))
        group by 1, 2
      ), own as (
        select no, sum(count)::int as counted, string_agg(changes, ',' order by i) as changes,

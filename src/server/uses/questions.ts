@@ -117,7 +117,11 @@ export async function reachedRecords(
   }
   if (uses) {
     const { sql, bind } = whereUses(uses, 3)
-    await add(`r.no in (select u.record from uses u where u.site_id = $1 and ${sql})`, bind)
+    // Found first: in one with the records they would be looked for again for each.
+    await add(
+      `r.no = any(array(select distinct u.record from uses u where u.site_id = $1 and ${sql}))`,
+      bind,
+    )
   }
   if (written) {
     const { pattern } = written
