@@ -62,13 +62,22 @@ export async function putStaged(
   await exchangeDecisions(run)
 }
 
-const come = 'color = d.color, slot = d.slot, shade = d.shade, written = d.written'
+const come = '(color, slot, shade, written) = row(d.color, d.slot, d.shade, d.written)'
+
+/**
+ * What was put aside in a table, each with its record (`no`): found before it is held against
+ * anything else, for whoever plans the statement does not know how few of it are of this job.
+ */
+const ofRecords = (table: 'staged_exchanges' | 'staged_decisions') =>
+  `d as materialized (
+     select r.no, d.* ${joined} join ${table} d on d.job = s.job and d.at = s.at where s.job = $1)`
 
 /** Uses that are where they were come to what was decided in their place. */
 async function exchangeDecisions(run: Run): Promise<void> {
   await run(
-    `update uses u set ${come} ${joined} join staged_decisions d on d.job = s.job and d.at = s.at
-     where s.job = $1 and u.record = r.no and u.path = d.path and u.start is null`,
+    `with ${ofRecords('staged_decisions')}
+     update uses u set ${come} from d
+     where u.record = d.no and u.path = d.path and u.start is null`,
   )
 }
 
@@ -77,21 +86,22 @@ async function exchangeDecisions(run: Run): Promise<void> {
  * where it is.
  */
 async function exchangeEverywhere(run: Run): Promise<void> {
-  /** What uses are found by, which are kept by their colour or slot. */
-  const sought = (column: 'color' | 'slot') =>
-    `u.${column} = any(array(select distinct from_${column} from staged_exchanges where job = $1))`
+  /** Uses are kept by their colour or slot, and found by it once: not again for each record. */
+  const among = (column: 'color' | 'slot') =>
+    `u.${column} = any(array(select distinct from_${column} from d))`
   await run(
-    `update uses u set ${come} ${joined} join staged_exchanges d on d.job = s.job and d.at = s.at
-     where s.job = $1 and u.record = r.no and u.start is null and u.written = d.from_written
-       and u.site_id = $2 and (${sought('color')} or ${sought('slot')})
-       and u.slot is not distinct from d.from_slot and u.shade is not distinct from d.from_shade`,
+    `with ${ofRecords('staged_exchanges')}, h as materialized (
+       select u.ctid as row, u.record, u.written, u.slot, u.shade from uses u
+       where u.site_id = $2 and u.start is null and (${among('color')} or ${among('slot')})
+     ), e as materialized (
+       select h.row, d.color, d.slot, d.shade, d.written from h join d
+         on d.no = h.record and d.from_written = h.written
+           and h.slot is not distinct from d.from_slot and h.shade is not distinct from d.from_shade)
+     update uses u set ${come} from e d where u.ctid = d.row`,
   )
   /** The rows of a table in whose texts something is exchanged, sought record by record: they are few of many. */
   const holding = (table: 'bands' | 'looks', text: string) =>
-    `d as materialized (
-       select r.no, d.from_text, d.to_text
-       ${joined} join staged_exchanges d on d.job = s.job and d.at = s.at where s.job = $1
-     ), s as materialized (
+    `${ofRecords('staged_exchanges')}, s as materialized (
        select no, array_agg(from_text) as froms, array_agg(to_text) as tos from d group by 1
      ), h as materialized (
        select distinct d.no, l.row from d cross join lateral (
