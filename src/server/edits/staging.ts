@@ -1,7 +1,7 @@
 import type { Transaction } from 'sequelize'
 import type { Change } from '@/core/changes'
 import type { RecordRef } from '@/core/site'
-import { insertLong, insertRows, select, survey, tell, type Columns } from '../database/sets'
+import { insertLong, insertRows, select, survey, type Columns } from '../database/sets'
 import { putContents, type Written } from '../records'
 import { bandColumns, lookColumns, readersVersion, useColumns } from '../uses/rows'
 import {
@@ -133,11 +133,11 @@ export async function unstage(
     ? ' and at in (select at from staged_records where job = $1 and (kind, id) in (select * from unnest($2::text[], $3::text[])))'
     : ''
   const bind = refs ? [job, refs.map(({ kind }) => kind), refs.map(({ id }) => id)] : [job]
-  for (const table of stagedTables) {
-    await tell(`delete from ${table} where job = $1${some}`, bind, transaction)
-  }
+  const away = (table: string) => `delete from ${table} where job = $1${some}`
+  // In one statement, which sees all of it as it was.
   const [gone] = await select<{ count: number }>(
-    `with gone as (delete from staged_records where job = $1${some} returning 1)
+    `with ${stagedTables.map((table) => `${table}_gone as (${away(table)})`).join(', ')},
+       gone as (${away('staged_records')} returning 1)
      select count(*)::int as count from gone`,
     bind,
     transaction,
