@@ -66,7 +66,9 @@ test('where a site goes on after a dry run, its windows show what is there now, 
   const again = await dryRun(localOwner, siteId, near)
   expect(totalOf(cellsOf(cells.value)).count).toBe(again.ok && again.value.count)
   expect(hits.value.hits).toHaveLength(again.ok ? again.value.count : count)
-  const inCss = hits.value.hits.filter(({ place }) => place === 'custom-css').map(({ before }) => before)
+  const inCss = hits.value.hits
+    .filter(({ place }) => place === 'custom-css')
+    .map(({ before }) => before)
   expect(inCss).toEqual(['#1d5b55', '#1c5a54'])
   await undo(localOwner, siteId, await revisionOf(siteId))
 })
