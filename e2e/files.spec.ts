@@ -34,6 +34,7 @@ test('a picture is taken from a file, cleaned, shown, described; what is none is
   await expect(choice.getByRole('status')).toContainText('cut short or broken')
   await choice.locator('input[type=file]').setInputFiles(logo)
   await expect(choice).toHaveCount(0)
+  await expect(page.getByText('Left out of my logo.svg: script.')).toBeVisible()
   const shown = stageFrame(page).locator('[data-section="opening"] .picture img')
   await expect(shown).toHaveAttribute('width', '80')
   const stored = await page.request.get((await shown.getAttribute('src'))!)

@@ -1,4 +1,5 @@
 export { cleanSvg, mostSvg } from './svg'
+export { leftOutOfSvg } from './svg-left-out'
 export { readHtmlColors } from './html-reader'
 export { readCss, readSvgColors, readUnreadInAddress, readUnreadInSvg } from './svg-reader'
 export { cleanSnippet, losesByCleaning, withCleanSnippets } from './snippet'

@@ -44,9 +44,13 @@ export interface PageBandsEntry extends PageEntry {
 }
 
 /** A picture whose bytes are taken: what its record would say, or the picture of the site that has them already, with a name that is free. */
-export type TakenPicture =
+export type TakenPicture = (
   | Pick<Picture, 'file' | 'fileName' | 'mediaType' | 'width' | 'height' | 'slots'>
   | { readonly known: Picture; readonly fileName: string }
+) & {
+  /** What stood in the file and is not kept, by the names of elements and attributes; nothing where all is. */
+  readonly leftOut?: readonly string[]
+}
 
 /** Largest picture file that is taken, in bytes. */
 export const mostPictureBytes = 25_000_000

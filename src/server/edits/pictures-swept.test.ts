@@ -219,3 +219,22 @@ test('a dry run shows a vector picture as it would leave it, and stores nothing 
   )
   expect(await stateOf(siteId)).toEqual(state)
 })
+
+test('what a vector picture loses as it is taken is told, also where its bytes are there already', async () => {
+  const draw = (inside: string) =>
+    `<svg xmlns="http://www.w3.org/2000/svg" width="8" height="8"><path fill="#123458" d="M0 0h8v8z">${inside}</path></svg>`
+  const take = (text: string) => takePicture(localOwner, siteId, 'turns.svg', Buffer.from(text))
+  const moving = draw('<animate attributeName="fill" to="#fff"/>')
+  const taken = await take(moving)
+  if (!taken.ok || 'known' in taken.value) throw new Error('not taken')
+  const { leftOut, ...kept } = taken.value
+  expect(leftOut).toEqual(['animate'])
+  const picture = { schema: pictureVersion, id: 'turns' as Picture['id'], ...kept, alt: '' }
+  expect((await save({ type: 'addPicture', picture })).ok).toBe(true)
+  expect(await take(moving)).toMatchObject({
+    ok: true,
+    value: { known: { id: 'turns' }, leftOut: ['animate'] },
+  })
+  const clean = await take(draw(''))
+  expect(clean.ok && clean.value).not.toHaveProperty('leftOut')
+})

@@ -1,5 +1,5 @@
 import sharp from 'sharp'
-import { cleanSvg } from '@/core/markup'
+import { cleanSvg, leftOutOfSvg } from '@/core/markup'
 import { done, refused, type PictureFault, type Result } from '@/core/payloads'
 import type { Picture } from '@/core/site'
 
@@ -13,6 +13,8 @@ const QUALITY = 86
 export interface Readied extends Pick<Picture, 'mediaType' | 'width' | 'height'> {
   readonly data: Uint8Array
   readonly ending: string
+  /** What stood in it and is not kept. */
+  readonly leftOut?: readonly string[]
 }
 
 const fault = (why: PictureFault) => refused({ code: 'picture', why })
@@ -30,7 +32,8 @@ async function readyVector(text: string): Promise<Result<Readied>> {
   const data = Buffer.from(clean)
   const { width, height } = await sharp(data, { limitInputPixels: MOST_PIXELS }).metadata()
   if (!width || !height) return fault('unclean-vector')
-  return done({ data, ending: 'svg', mediaType: 'image/svg+xml', width, height })
+  const leftOut = leftOutOfSvg(text, clean)
+  return done({ data, ending: 'svg', mediaType: 'image/svg+xml', width, height, leftOut })
 }
 
 /**

@@ -53,14 +53,15 @@ export async function takePicture(
   if (!found.ok) return found
   const readied = await readyPicture(bytes)
   if (!readied.ok) return readied
-  const { data, ending, mediaType, width, height } = readied.value
+  const { data, ending, mediaType, width, height, leftOut = [] } = readied.value
   const file = hashOf(data)
   await fileStore().put(file, data)
   const known = await sameBytes(siteId, file)
   const name = await freeName(siteId, given, ending)
+  const told = leftOut.length ? { leftOut } : {}
   return done(
     known
-      ? { known, fileName: name }
-      : { file, fileName: name, mediaType, width, height, ...followed(mediaType, data) },
+      ? { known, fileName: name, ...told }
+      : { file, fileName: name, mediaType, width, height, ...followed(mediaType, data), ...told },
   )
 }

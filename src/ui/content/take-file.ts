@@ -1,8 +1,9 @@
 import { mostPictureBytes, type TakenPicture } from '@/core/payloads'
 import { pictureId, pictureVersion, type Picture } from '@/core/site'
+import { toast } from 'sonner'
 import type { Editor } from '../editor'
 import { newId } from '../new-id'
-import { editProblemWords, problemWords } from '../words'
+import { editProblemWords, listed, problemWords } from '../words'
 
 /** Kinds of files that are taken as pictures. */
 export const pictureTypes = 'image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml'
@@ -12,6 +13,10 @@ type Taken =
 
 const failed = (words: string): Taken => ({ ok: false, words })
 
+/** What of a vector picture is not kept, and why. */
+const leftOutWords = (name: string, leftOut: readonly string[]) =>
+  `Left out of ${name}: ${listed(leftOut, 6)}. Pictures stand still, run nothing and fetch nothing: see whether it looks as you mean it.`
+
 /** Brings the bytes of a picture file to the server; or says why they cannot be taken. */
 async function bring(editor: Editor, file: File): Promise<TakenPicture | string> {
   if (file.size > mostPictureBytes) {
@@ -19,7 +24,10 @@ async function bring(editor: Editor, file: File): Promise<TakenPicture | string>
     return `This file has ${size} MB; 25 MB are taken. Save it smaller, then try again.`
   }
   const taken = await editor.onServer(() => editor.client.takePicture(file, file.name))
-  return taken.ok ? taken.value : problemWords(taken.problem)
+  if (!taken.ok) return problemWords(taken.problem)
+  const { leftOut } = taken.value
+  if (leftOut) toast(leftOutWords(file.name, leftOut), { duration: 15_000 })
+  return taken.value
 }
 
 /** Takes a picture file into the site: its bytes go to the server, the picture itself is added by an edit. */
@@ -27,10 +35,11 @@ export async function takeFile(editor: Editor, file: File, alt = ''): Promise<Ta
   const taken = await bring(editor, file)
   if (typeof taken === 'string') return failed(taken)
   if ('known' in taken) return { ok: true, picture: taken.known }
+  const { leftOut: _told, ...kept } = taken
   const picture: Picture = {
     schema: pictureVersion,
     id: pictureId.parse(newId('picture')),
-    ...taken,
+    ...kept,
     alt,
   }
   const problem = editor.dispatch({ type: 'addPicture', picture })
