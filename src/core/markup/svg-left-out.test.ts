@@ -23,6 +23,11 @@ test('what cleaning takes out of a picture is told by name: what moves, runs, or
   expect(leftOut('<foreignObject><p>Words</p></foreignObject>')).toEqual(['foreignObject', 'p'])
 })
 
+test('styles that go on for ever with nothing in them are gone through once', () => {
+  const style = `<style>a{fill:url(${' '.repeat(400_000)}"#a")}${'url( '.repeat(50_000)}</style>`
+  expect(leftOutOfSvg(picture(style), picture('<style/>'))).toEqual(['url()'])
+})
+
 test('nothing is told of what stays, nor of what nobody sees', () => {
   expect(
     leftOut(

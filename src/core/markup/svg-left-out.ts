@@ -5,7 +5,7 @@ const UNSEEN =
   /^(?:metadata|tabindex|focusable|baseProfile|enable-background|lang|(?:data|aria)-.*|(?!xlink:href$).*:.*)$/i
 
 /** How often something is fetched by a style. */
-const FETCHED = /@import|url\(\s*(?!["')\s]*(?:[#)]|data:|$))/gi
+const FETCHED = /@import|url\((?!["'\s]*(?:[#)]|data:|$))/gi
 
 /** How often each element stands in a vector picture, and each of its attributes, by names. */
 function countsIn(text: string) {

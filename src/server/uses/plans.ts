@@ -109,7 +109,7 @@ const planId = (question: string, revision: number) => `${question}-${revision}`
 /** How long a plan counts as young once it was asked for. */
 const YOUNG = "interval '1 minute'"
 
-/** What was answered to the same question about the state in which a site is now: one question, and none beside it. */
+/** What was answered to the same question about the state in which a site is now. */
 export async function keptAnswer(
   siteId: string,
   userId: string,
