@@ -40,6 +40,13 @@ export function changeSite<T>(
   })
 }
 
+/** Gives a site its new revision, and tells of it. */
+export async function landSite(site: SiteRow, transaction: Transaction): Promise<void> {
+  await site.save({ transaction })
+  const { id, revision } = site
+  await announce({ what: 'landed', site: id, revision }, transaction)
+}
+
 /**
  * A change that gives the site a new revision, which it tells with all that
  * happened since `since`: everything that is told is asked before the change is
@@ -56,11 +63,9 @@ export function changeAndTell<Extra extends object>(
   return changeSite(actor, siteId, base, async (site, transaction) => {
     const changed = await change(site, transaction)
     if (!changed.ok) return changed
-    await site.save({ transaction })
-    const { revision } = site
-    await announce({ what: 'landed', site: siteId, revision }, transaction)
+    await landSite(site, transaction)
     return done({
-      revision,
+      revision: site.revision,
       ...(await standing(siteId, transaction)),
       ...entriesOrFar(await entriesSince(siteId, since, transaction)),
       ...changed.value,

@@ -59,7 +59,7 @@ test('going back brings frame and pages to the byte, as one change that is told 
 
   expect(await goBack(checkpoint!.id)).toMatchObject({
     ok: true,
-    value: { revision: base + 1, undo: {} },
+    value: { revision: base + 1 },
   })
   expect(await stateOf(siteId)).toBe(before)
   const history = await readHistory(localOwner, siteId, { limit: 1 })

@@ -99,25 +99,40 @@ async function exchangeEverywhere(run: Run): Promise<void> {
            and h.slot is not distinct from d.from_slot and h.shade is not distinct from d.from_shade)
      update uses u set ${come} from e d where u.ctid = d.row`,
   )
-  /** The rows of a table in whose texts something is exchanged, sought record by record: they are few of many. */
-  const holding = (table: 'bands' | 'looks', text: string) =>
-    `${ofRecords('staged_exchanges')}, s as materialized (
-       select no, array_agg(from_text) as froms, array_agg(to_text) as tos from d group by 1
-     ), h as materialized (
-       select distinct d.no, l.row from d cross join lateral (
-         select l.ctid as row, l.${text} from ${table} l where l.record = d.no offset 0) l
-       where position(d.from_text in l.${text}) > 0)`
+  const texts = `${ofRecords('staged_exchanges')}, s as materialized (
+      select no, array_agg(from_text) as froms, array_agg(to_text) as tos from d group by 1)`
   await run(
-    `with ${holding('bands', 'fill')}
+    `with ${texts}, h as materialized (
+       select distinct d.no, l.row from d cross join lateral (
+         select l.ctid as row, l.fill from bands l where l.record = d.no offset 0) l
+       where position(d.from_text in l.fill) > 0)
      update bands b set fill = exchanged(b.fill, s.froms, s.tos)
      from h join s using (no) where b.ctid = h.row`,
   )
+  // What looks there are is known of the whole site, where each of them stands once. A look that
+  // comes to one that the record has already is counted there; the others stay where they are.
   await run(
-    `with ${holding('looks', 'look')}, gone as (
-       delete from looks l using s where l.ctid = any(array(select row from h)) and s.no = l.record
-       returning l.record, l.count, exchanged(l.look, s.froms, s.tos) as look)
+    `with ${texts}, k as materialized (
+       select left(encode(w.key, 'hex'), 32) as key from site_looks w
+       where w.site_id = $2 and w.count > 0 and exists (
+         select from (select distinct from_text from d) f where position(f.from_text in w.look) > 0)
+     ), h as materialized (
+       select l.*, exchanged(l.look, s.froms, s.tos) as becomes from s cross join lateral (
+         select l.ctid as row, l.record, l.look, l.count from looks l
+         where l.record = s.no and l.key = any(array(select key from k)) offset 0) l
+     ), n as materialized (
+       select *, ${lookKeyOf('becomes')} as to_key, count(*) over (partition by record, becomes) as alike
+       from h where becomes <> look
+     ), m as materialized (
+       select n.*, alike > 1 or exists (
+         select from looks o where o.record = n.record and o.key = n.to_key) as meets from n
+     ), stayed as (
+       update looks l set key = m.to_key, look = m.becomes from m where l.ctid = m.row and not m.meets
+     ), gone as (
+       delete from looks l using m where l.ctid = m.row and m.meets
+       returning m.record, m.to_key, m.becomes, m.count)
      insert into looks as k (record, site_id, key, look, count)
-     select record, $2, ${lookKeyOf('look')}, look, sum(count) from gone group by record, look
+     select record, $2, to_key, becomes, sum(count) from gone group by record, to_key, becomes
      on conflict (record, key) do update set count = k.count + excluded.count`,
   )
 }

@@ -97,13 +97,15 @@ async function exchangePages<Ready>(
   if (!exchange?.rows.length) return pages
   const done = new Set<string>()
   const first = tally.numbers(pages.length)
-  const starts = Array.from({ length: Math.ceil(pages.length / AT_ONCE) }, (_, i) => i * AT_ONCE)
+  // Few enough that all hands end at about the same time.
+  const size = Math.min(AT_ONCE, Math.ceil(pages.length / (2 * HANDS)))
+  const starts = Array.from({ length: Math.ceil(pages.length / size) }, (_, i) => i * size)
   // Whoever is free takes the next ones.
   const next = starts.values()
   const takeOn = async () => {
     for (const at of next) {
       if (watch.isCancelled()) throw new Cancelled()
-      const batch = pages.slice(at, at + AT_ONCE)
+      const batch = pages.slice(at, at + size)
       const ids = await stageExchanged(job, siteId, first + at, batch, exchange)
       for (const id of ids) done.add(id)
       tally.add(ids.length, ids.length)

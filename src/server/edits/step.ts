@@ -79,18 +79,21 @@ const largeTarget = (siteId: string, kind: Kind): Promise<EditRow | undefined> =
 export const isLargeStep = async (siteId: string, kind: Kind): Promise<boolean> =>
   (await largeTarget(siteId, kind)) !== undefined
 
-/** Takes the last live change back, or brings the last undone one again: as a new edit, so history only grows. */
+/**
+ * Takes the last live change back, or brings the last undone one again: as a new edit, so history
+ * only grows. Beside the site where many records are gone through, for work that may take a while.
+ */
 export async function step(
   actor: Actor,
   siteId: string,
   base: number,
   kind: Kind,
   watch?: WorkWatch,
-): Promise<Result<Saved>> {
+): Promise<Result<{ readonly revision: number }>> {
   const found = await siteFor(actor, 'edit', siteId)
   if (!found.ok) return found
   const large = await largeTarget(siteId, kind)
-  if (!large) return smallStep(actor, siteId, base, kind)
+  if (!large) return stepAtOnce(actor, siteId, base, kind)
   try {
     const result = await runWide(actor, siteId, base, stepPlan(actor, siteId, kind, large), watch)
     const isUnfit = !result.ok && result.problem.code === 'edit-refused'
@@ -101,7 +104,13 @@ export async function step(
   }
 }
 
-function smallStep(actor: Actor, siteId: string, base: number, kind: Kind): Promise<Result<Saved>> {
+/** The same while the site is held, with all that happened to it since, for whoever waits for that. */
+export function stepAtOnce(
+  actor: Actor,
+  siteId: string,
+  base: number,
+  kind: Kind,
+): Promise<Result<Saved>> {
   return changeAndTell(actor, siteId, base, base, async (site, transaction) => {
     const target = await targetOf(siteId, kind, transaction)
     if (!target) return nothing(siteId, kind, transaction)

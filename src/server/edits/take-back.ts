@@ -10,7 +10,7 @@ import { select } from '../database/sets'
 import { loadStates, type RecordState } from '../records'
 import { changesOf, HistoryClosed, recordsOfEdit } from './edit-records'
 import type { Looked, RecordPlan, WidePlan, WorkWatch } from './wide-plan'
-import { runWide } from './wide-run'
+import { runWide, type Written } from './wide-run'
 
 /** Uses that are told where somebody changed them since. */
 const MOST_TOLD = 8
@@ -145,7 +145,7 @@ export async function takeBack(
   base: number | 'any',
   { revision, leaves }: { readonly revision: number; readonly leaves: boolean },
   watch?: WorkWatch,
-): Promise<Result<Saved & { readonly changed: number }>> {
+): Promise<Result<Written>> {
   try {
     return await runWide(actor, siteId, base, planOf(actor, siteId, revision, leaves), watch)
   } catch (error) {

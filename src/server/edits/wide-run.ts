@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto'
 import type { Transaction } from 'sequelize'
-import { done, refused, type Result, type Saved } from '@/core/payloads'
+import { done, refused, type Result } from '@/core/payloads'
 import { frameRef } from '@/core/site'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
 import { statesOf } from '../records'
 import { Refused } from './becoming'
-import { abandonUndone, addToHistory, changeAndTell } from './change-site'
+import { abandonUndone, addToHistory, changeSite, landSite, type Base } from './change-site'
 import { keepStagedChanges, putStaged } from './put-staged'
 import { setAside, type PutAside } from './set-aside'
 import { outdated, stagedTotals, unstage } from './staging'
@@ -60,27 +60,44 @@ async function rethink<Ready>(
   return done({ ...thought, revision, next, there: thought.there - gone + there })
 }
 
-/** Thinks until nothing changed meanwhile, or often enough: what is left is thought while the site is held. */
-async function thinkThrough<Ready>(
+/** Thinks beside the site, of what changed meanwhile alone where all was thought through before. */
+function thinkOn<Ready>(
   actor: Actor,
   run: Run<Ready>,
-  base: number | 'any',
+  base: Base,
+  before?: Thought<Ready>,
 ): Promise<Result<Thought<Ready>>> {
-  let thought: Result<Thought<Ready>> | undefined
-  for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    const before: Thought<Ready> | undefined = thought?.ok ? thought.value : undefined
-    thought = await atOneMoment(async (transaction) => {
-      const found = await siteFor(actor, 'edit', run.siteId, transaction)
-      if (!found.ok) return found
-      const { revision } = found.value
-      if (base !== 'any' && base !== revision) return refused({ code: 'stale', revision })
-      return before
-        ? rethink(run, before, revision, transaction)
-        : think(run, revision, transaction)
-    })
-    if (!thought.ok || thought.value === before) return thought
+  return atOneMoment(async (transaction) => {
+    const found = await siteFor(actor, 'edit', run.siteId, transaction)
+    if (!found.ok) return found
+    const { revision } = found.value
+    if (base !== 'any' && base !== revision) return refused({ code: 'stale', revision })
+    return before ? rethink(run, before, revision, transaction) : think(run, revision, transaction)
+  })
+}
+
+/** A wide edit that is stored. */
+export interface Written {
+  readonly revision: number
+  /** How much of what was asked for changed. */
+  readonly changed: number
+}
+
+/** Thinks and writes; what changed meanwhile is thought again beside the site, but for the last time while it is held. */
+async function thinkAndWrite<Ready>(
+  actor: Actor,
+  run: Run<Ready>,
+  base: Base,
+): Promise<Result<Written>> {
+  let before: Thought<Ready> | undefined
+  for (let round = 1; ; round += 1) {
+    const thought = await thinkOn(actor, run, base, before)
+    if (!thought.ok) return thought
+    const written = await write(actor, run, thought.value, base, round >= MOST_ROUNDS)
+    if (!written.ok) return written
+    if (written.value !== 'moved-on') return done(written.value)
+    before = thought.value
   }
-  return thought!
 }
 
 /**
@@ -92,15 +109,13 @@ async function thinkThrough<Ready>(
 export async function runWide<Ready>(
   actor: Actor,
   siteId: string,
-  base: number | 'any',
+  base: Base,
   plan: WidePlan<Ready>,
   watch: WorkWatch = unwatched,
-): Promise<Result<Saved & { readonly changed: number }>> {
+): Promise<Result<Written>> {
   const run: Run<Ready> = { job: randomUUID(), siteId, plan, watch }
   try {
-    const thought = await thinkThrough(actor, run, base)
-    if (!thought.ok) return thought
-    return await write(actor, run, thought.value, base)
+    return await thinkAndWrite(actor, run, base)
   } catch (error) {
     if (error instanceof Cancelled) return refused({ code: 'cancelled' })
     if (error instanceof Refused) {
@@ -112,14 +127,17 @@ export async function runWide<Ready>(
   }
 }
 
+/** Puts what was thought in place while the site is held; not yet where it moved on and is not the last to be asked. */
 function write<Ready>(
   actor: Actor,
   run: Run<Ready>,
   thought: Thought<Ready>,
-  base: number | 'any',
-): Promise<Result<Saved & { readonly changed: number }>> {
+  base: Base,
+  isLast: boolean,
+): Promise<Result<Written | 'moved-on'>> {
   const { job, siteId, plan, watch } = run
-  return changeAndTell(actor, siteId, base, thought.revision, async (site, transaction) => {
+  return changeSite<Written | 'moved-on'>(actor, siteId, base, async (site, transaction) => {
+    if (!isLast && site.revision !== thought.revision) return done('moved-on')
     const last = await rethink(run, thought, site.revision, transaction)
     if (!last.ok) return last
     if (watch.isCancelled()) return refused({ code: 'cancelled' })
@@ -132,8 +150,9 @@ function write<Ready>(
     await addToHistory(site, told.value, [], transaction)
     if (!plan.isStep) await keepStagedChanges(job, siteId, site.revision, transaction)
     await putStaged(job, siteId, site.revision, transaction)
-    const { counted: changed } = totals
-    await watch.landed?.({ revision: site.revision, changed }, transaction)
-    return done({ changed })
+    const written = { revision: site.revision, changed: totals.counted }
+    await watch.landed?.(written, transaction)
+    await landSite(site, transaction)
+    return done(written)
   })
 }

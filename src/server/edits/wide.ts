@@ -24,7 +24,7 @@ import { pictureChanges } from './picture-changes'
 import { isWhole, Refused } from './becoming'
 import type { Looked, RecordPlan, WidePlan, WorkWatch } from './wide-plan'
 import type { WholeExchange } from './stage-exchanged'
-import { runWide } from './wide-run'
+import { runWide, type Written } from './wide-run'
 
 /** What a kind wants to know of the whole site. */
 async function knownOf(
@@ -198,6 +198,6 @@ export function carryOutWide(
   base: number | 'any',
   intent: WideIntent,
   watch?: WorkWatch,
-): Promise<Result<Saved & { readonly changed: number }>> {
+): Promise<Result<Written>> {
   return runWide(actor, siteId, base, planOf(actor, siteId, intent), watch)
 }

@@ -13,7 +13,7 @@ import {
 import { siteFor, type Actor, type Deed } from '../access'
 import { database } from '../database/connection'
 import { select, tell } from '../database/sets'
-import { isLargeStep, step, type StepKind } from '../edits'
+import { isLargeStep, stepAtOnce, type StepKind } from '../edits'
 import { announce, hearNews } from '../live/hear'
 import { packedFile, publicationOf } from '../publishing'
 import { enqueue } from './queue'
@@ -138,7 +138,7 @@ export async function stepOrJob(
 ): Promise<Result<Stepped>> {
   const found = await siteFor(actor, 'edit', siteId)
   if (!found.ok) return found
-  if (!(await isLargeStep(siteId, kind))) return step(actor, siteId, base, kind)
+  if (!(await isLargeStep(siteId, kind))) return stepAtOnce(actor, siteId, base, kind)
   const job = await beginJob(actor, siteId, 'step', { base, kind })
   if (!job.ok) return job
   const state = await jobSoon(actor, siteId, job.value, SOON)

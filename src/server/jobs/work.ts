@@ -112,12 +112,11 @@ function failureOf(error: unknown): Result<JobResult> {
 
 /** Does one job, if it is still to be done, and in today's shape. */
 export async function workOn(id: string): Promise<void> {
-  const begun = await select<{ id: string }>(
+  const [row] = await select<JobRow>(
     `update jobs set state = 'running'
-     where id = $1 and state in ('waiting', 'running') and shape = $2 returning id`,
+     where id = $1 and state in ('waiting', 'running') and shape = $2 returning *`,
     [id, shapeOfToday],
   )
-  const row = begun.length ? await jobRow(id) : undefined
   if (!row) return
   const { watch, settled } = watchOf(row)
   const work = works[row.kind]
