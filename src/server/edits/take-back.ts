@@ -1,7 +1,7 @@
 import type { Transaction } from 'sequelize'
 import { applyChanges, isStretch, takenBack, type Change } from '@/core/changes'
 import { readSvgColors } from '@/core/markup'
-import { done, refused, type Result, type Saved } from '@/core/payloads'
+import { done, refused, type Result } from '@/core/payloads'
 import { recordKey, type RecordRef, type SiteRecord } from '@/core/site'
 import { usesIn } from '@/core/uses'
 import type { Actor } from '../access'

@@ -1,5 +1,5 @@
 import { Op, type Transaction } from 'sequelize'
-import { done, refused, type Problem, type Result, type Saved } from '@/core/payloads'
+import { done, refused, type Problem, type Result } from '@/core/payloads'
 import { recordKey, type Frame, type Picture, type SiteRecord } from '@/core/site'
 import { usesUnder, type Use } from '@/core/uses'
 import {
