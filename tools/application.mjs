@@ -1,13 +1,20 @@
 import { rmSync } from 'node:fs'
 import path from 'node:path'
-import { ensureBuild, ensureDebian, ensureFonts, ensurePackages } from './machine.mjs'
+import {
+  ensureBrowser,
+  ensureBuild,
+  ensureDebian,
+  ensureFonts,
+  ensurePackages,
+} from './machine.mjs'
 import { startPostgres } from './postgres.mjs'
 import { startApplication } from './server.mjs'
 import { freePort, npx, stateFolder, step } from './steps.mjs'
 
 /** Runs something against the built application with freshly seeded demo sites, which are thrown away after it. */
 export async function withApplication(name, work) {
-  await ensureDebian(['postgresql-15', 'chromium'])
+  await ensureDebian(['postgresql-15'])
+  await ensureBrowser()
   await ensurePackages()
   ensureFonts()
   await ensureBuild()

@@ -18,7 +18,7 @@ const asRoot = (program, args, options) =>
 
 const needs = {
   'postgresql-15': () => existsSync('/usr/lib/postgresql/15/bin/postgres'),
-  chromium: () => existsSync('/usr/bin/chromium'),
+  'chromium-headless-shell': () => existsSync('/usr/lib/chromium/chromium-headless-shell'),
   'poppler-utils': () => existsSync('/usr/bin/pdftotext'),
   'python3-fonttools': () => existsSync('/usr/lib/python3/dist-packages/fontTools'),
   'python3-brotli': () => existsSync('/usr/lib/python3/dist-packages/brotli.py'),
@@ -47,6 +47,21 @@ export async function ensureDebian(packages) {
       env,
     })
   })
+}
+
+/**
+ * Debian’s Chromium, for tests and pictures: the build that draws on no screen, which opens a view in
+ * two thirds of the time. Where it cannot be had, the whole one does as well, if it is there.
+ */
+export async function ensureBrowser() {
+  try {
+    await ensureDebian(['chromium-headless-shell'])
+  } catch (error) {
+    if (!(error instanceof Failure) || !existsSync('/usr/bin/chromium')) throw error
+    console.log(
+      'chromium-headless-shell cannot be had; the whole Chromium does as well, but slower',
+    )
+  }
 }
 
 /** Lays the files of a Debian package below `.easel`, without installing it: test data only. */

@@ -15,17 +15,19 @@ export class Failure extends Error {
   }
 }
 
-/** Says what is done, does it, says how long it took. */
-export async function step(told, work) {
+/** Says what is done, does it, says how long it took; all at its end where others go on beside it. */
+export async function step(told, work, { beside = false } = {}) {
   const start = Date.now()
-  process.stdout.write(`· ${told} … `)
+  const head = `· ${told} … `
+  if (!beside) process.stdout.write(head)
+  const end = (words) => console.log(beside ? head + words : words)
   try {
     const result = await work()
     const note = typeof result === 'string' ? `${result}, ` : ''
-    console.log(`${note}${((Date.now() - start) / 1000).toFixed(1)} s`)
+    end(`${note}${((Date.now() - start) / 1000).toFixed(1)} s`)
     return result
   } catch (error) {
-    console.log('failed')
+    end('failed')
     throw error
   }
 }

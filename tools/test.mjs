@@ -1,7 +1,14 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import path from 'node:path'
 import { stripVTControlCharacters } from 'node:util'
-import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, unpackDebian } from './machine.mjs'
+import {
+  ensureBrowser,
+  ensureBuild,
+  ensureDebian,
+  ensureFonts,
+  ensurePackages,
+  unpackDebian,
+} from './machine.mjs'
 import { runKills } from './long/kills.mjs'
 import { startPostgres } from './postgres.mjs'
 import { startApplication, startServer } from './server.mjs'
@@ -14,9 +21,9 @@ const failures = []
 const withoutColors = (text) => stripVTControlCharacters(text ?? '').trim()
 
 /** A check that passes or fails as a whole. */
-async function check(told, work) {
+async function check(told, work, options) {
   try {
-    await step(told, work)
+    await step(told, work, options)
     count.passed += 1
   } catch (error) {
     if (!(error instanceof Failure)) throw error
@@ -116,27 +123,28 @@ async function runGuarantee() {
   return told.map((line) => line.trim()).join('; ')
 }
 
+async function typesFit() {
+  await npx('next', ['typegen'])
+  await npx('tsc', ['--noEmit'])
+}
+
 /** `./easel test [unit|browser] [names …]`; without a part, everything. `--long` adds the long walks. */
 export async function run({ options: given }) {
   const isLong = given.includes('--long')
   const options = given.filter((option) => option !== '--long')
   const [part, ...filter] = ['unit', 'browser'].includes(options[0]) ? options : [undefined]
-  await ensureDebian([
-    'postgresql-15',
-    'chromium',
-    'poppler-utils',
-    'python3-fonttools',
-    'python3-brotli',
-  ])
+  await ensureDebian(['postgresql-15', 'poppler-utils', 'python3-fonttools', 'python3-brotli'])
+  await ensureBrowser()
   await ensurePackages()
   ensureFonts()
   if (!part) {
-    await check('Format', () => npx('prettier', ['--check', '.']))
-    await check('Types', async () => {
-      await npx('next', ['typegen'])
-      await npx('tsc', ['--noEmit'])
-    })
-    await check('Lint', () => npx('eslint', ['.']))
+    // Each keeps one core busy.
+    const beside = { beside: true }
+    await Promise.all([
+      check('Format', () => npx('prettier', ['--check', '.']), beside),
+      check('Types', typesFit, beside),
+      check('Lint', () => npx('eslint', ['.']), beside),
+    ])
     await check(`Contrast in every theme of ${PALETTES} random palettes`, runGuarantee)
     await check('Layers', () => npx('depcruise', ['src', '--config', '.dependency-cruiser.cjs']))
   }

@@ -413,3 +413,16 @@ export interface SiteName {
   readonly id: string
   readonly name: string
 }
+
+/** What is not kept of something that was taken: by the names of elements and attributes. */
+export interface LeftOut {
+  /** What people call it: a picture by its file name, snippets by their page. */
+  readonly of: string
+  /** Empty where it is only known that something is not. */
+  readonly what: readonly string[]
+}
+
+/** A site that was begun from an archive, with what of that is not kept. */
+export interface BegunSite extends SiteName {
+  readonly leftOut: readonly LeftOut[]
+}

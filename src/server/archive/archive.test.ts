@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { unzipSync, zipSync, strToU8, type Zippable } from 'fflate'
 import sharp from 'sharp'
-import { canonicalJson, pageVersion, pictureVersion, recordsOf } from '@/core/site'
+import { canonicalJson, pageVersion, pictureVersion, recordsOf, type Page } from '@/core/site'
 import { localOwner } from '../access'
 import {
   closeTestDatabase,
@@ -149,6 +149,36 @@ test('a vector picture that runs something is taken clean, though its hash is ri
   if (!begun.ok) throw new Error(JSON.stringify(begun.problem))
   const { pictures } = await loadWhole(begun.value.id)
   expect(pictures['logo']!.file).not.toBe(hashOf(evil))
+  // What went is told by name.
+  expect(begun.value.leftOut).toEqual([{ of: pictures['logo']!.fileName, what: ['script'] }])
+})
+
+test('a snippet that runs something is taken clean, and its page is told', async () => {
+  let title = ''
+  const archive = await changed((all) => {
+    const list = manifest(all)
+    for (const listed of list.records.filter(({ kind }) => kind === 'page')) {
+      const name = `records/page/${listed.id}.json`
+      const page = JSON.parse(Buffer.from(all[name]!).toString()) as Page
+      const [id, element] =
+        Object.entries(page.body.elements).find(([, { kind }]) => kind === 'embed') ?? []
+      if (!id || !element) continue
+      title = page.title
+      const content = { ...element.content, html: '<p>Hello</p><script>alert(1)</script>' }
+      const elements = { ...page.body.elements, [id]: { ...element, content } }
+      const text = JSON.stringify({ ...page, body: { ...page.body, elements } })
+      all[name] = strToU8(text)
+      listed.hash = hashOf(text)
+      break
+    }
+    withManifest(all, list)
+  })
+  const begun = await beginFromArchive(localOwner, archive)
+  if (!begun.ok) throw new Error(JSON.stringify(begun.problem))
+  expect(title).not.toBe('')
+  expect(begun.value.leftOut).toEqual([{ of: `snippets of the page ${title}`, what: [] }])
+  const { pages } = await loadWhole(begun.value.id)
+  expect(JSON.stringify(pages)).not.toContain('alert(1)')
 })
 
 describe('pictures', () => {

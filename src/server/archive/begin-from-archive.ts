@@ -1,4 +1,4 @@
-import { done, refused, type Result, type SiteName } from '@/core/payloads'
+import { done, refused, type BegunSite, type Result } from '@/core/payloads'
 import { mayBegin, type Actor } from '../access'
 import { database } from '../database/connection'
 import { createSite } from '../sites/create'
@@ -9,7 +9,7 @@ import { readArchive, type ReadSite } from './read-archive'
 import { ArchiveRefused } from './refused'
 
 /** Begins a site from an archive, whole or not at all. */
-export async function beginFromArchive(actor: Actor, bytes: Buffer): Promise<Result<SiteName>> {
+export async function beginFromArchive(actor: Actor, bytes: Buffer): Promise<Result<BegunSite>> {
   let site: ReadSite
   try {
     site = await readArchive(bytes)
@@ -27,6 +27,6 @@ export async function beginFromArchive(actor: Actor, bytes: Buffer): Promise<Res
     const revision = site.history.at(-1)?.revision ?? 0
     await createSite({ ...begun, revision }, site.docs, transaction)
     await keepHistory(actor, begun.id, site.history, transaction)
-    return done({ id: begun.id, name })
+    return done({ id: begun.id, name, leftOut: site.leftOut })
   })
 }

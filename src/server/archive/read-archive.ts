@@ -1,5 +1,6 @@
 import yauzl, { type Entry, type ZipFile } from 'yauzl'
 import { deepestJson, jsonDepth } from '@/core/formats'
+import type { LeftOut } from '@/core/payloads'
 import { withCleanSnippets } from '@/core/markup'
 import {
   homePath,
@@ -39,6 +40,8 @@ export interface ReadSite {
   readonly files: ReadonlyMap<string, Uint8Array>
   /** Empty where the archive holds none. */
   readonly history: ArchivedHistory
+  /** What of pictures and snippets may not be kept. */
+  readonly leftOut: readonly LeftOut[]
 }
 
 const KNOWN =
@@ -120,8 +123,16 @@ function manifestOf(entries: ReadonlyMap<string, Buffer>): Manifest {
   return parsed.data
 }
 
-/** A record in today's shape, as it would be stored. */
-function recordOf(entries: ReadonlyMap<string, Buffer>, listed: Manifest['records'][number]) {
+/** What people call the snippets of a record. */
+const snippetsOf = (record: Frame | Page) =>
+  'title' in record ? `snippets of the page ${record.title}` : 'snippets of header and footer'
+
+/** A record in today's shape, as it would be stored; what is not kept of it is added to `leftOut`. */
+function recordOf(
+  entries: ReadonlyMap<string, Buffer>,
+  listed: Manifest['records'][number],
+  leftOut: LeftOut[],
+) {
   const { kind, id, schema, hash } = listed
   const data = entries.get(recordName(listed))
   if (data && hashOf(data) !== hash) throw new ArchiveRefused('tampered')
@@ -131,7 +142,10 @@ function recordOf(entries: ReadonlyMap<string, Buffer>, listed: Manifest['record
   const record = readRecord(kind as RecordKind, json)
   if (kind !== 'frame' && (record as { id?: string }).id !== id)
     throw new ArchiveRefused('tampered')
-  return 'body' in record ? withCleanSnippets<Frame | Page>(record) : record
+  if (!('body' in record)) return record
+  const clean = withCleanSnippets<Frame | Page>(record)
+  if (clean !== record) leftOut.push({ of: snippetsOf(record), what: [] })
+  return clean
 }
 
 function checkWhole(docs: SiteDocs): void {
@@ -153,6 +167,7 @@ async function takePictures(
   pictures: readonly Picture[],
   entries: ReadonlyMap<string, Buffer>,
   files: Map<string, Uint8Array>,
+  leftOut: LeftOut[],
 ): Promise<Picture[]> {
   const taken: Picture[] = []
   for (const picture of pictures) {
@@ -161,7 +176,8 @@ async function takePictures(
     if (hashOf(bytes) !== picture.file) throw new ArchiveRefused('tampered')
     const ready = await readyPicture(bytes)
     if (!ready.ok) throw new ArchiveRefused('picture')
-    const { data, mediaType, width, height } = ready.value
+    const { data, mediaType, width, height, leftOut: what = [] } = ready.value
+    if (what.length) leftOut.push({ of: picture.fileName, what })
     const file = hashOf(data)
     files.set(file, data)
     taken.push(file === picture.file ? picture : { ...picture, file, mediaType, width, height })
@@ -199,15 +215,16 @@ export async function readArchive(bytes: Buffer): Promise<ReadSite> {
   try {
     const entries = await entriesOf(bytes)
     const manifest = manifestOf(entries)
+    const leftOut: LeftOut[] = []
     const records = manifest.records.map(
-      (listed) => [listed.kind, recordOf(entries, listed)] as const,
+      (listed) => [listed.kind, recordOf(entries, listed, leftOut)] as const,
     )
     const of = <T>(kind: RecordKind) =>
       records.flatMap(([each, record]) => (each === kind ? [record as T] : []))
     const [frame, ...more] = of<Frame>('frame')
     if (!frame || more.length) throw new ArchiveRefused('tampered')
     const files = new Map<string, Uint8Array>()
-    const pictures = await takePictures(of<Picture>('picture'), entries, files)
+    const pictures = await takePictures(of<Picture>('picture'), entries, files, leftOut)
     const fonts = of<Font>('font')
     for (const { file } of fonts) {
       const data = entries.get(fileEntryName(file))
@@ -217,7 +234,7 @@ export async function readArchive(bytes: Buffer): Promise<ReadSite> {
     }
     const docs = siteDocs(frame, of<Page>('page'), pictures, fonts)
     checkWhole(docs)
-    return { docs, files, history: await historyOf(manifest, entries, files) }
+    return { docs, files, history: await historyOf(manifest, entries, files), leftOut }
   } catch (error) {
     if (error instanceof ArchiveRefused) throw error
     if (isUnreadable(error)) throw new ArchiveRefused('tampered')

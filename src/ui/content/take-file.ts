@@ -1,9 +1,9 @@
 import { mostPictureBytes, type TakenPicture } from '@/core/payloads'
 import { pictureId, pictureVersion, type Picture } from '@/core/site'
-import { toast } from 'sonner'
 import type { Editor } from '../editor'
 import { newId } from '../new-id'
-import { editProblemWords, listed, problemWords } from '../words'
+import { tellLeftOut } from '../tell-left-out'
+import { editProblemWords, problemWords } from '../words'
 
 /** Kinds of files that are taken as pictures. */
 export const pictureTypes = 'image/jpeg,image/png,image/webp,image/avif,image/gif,image/svg+xml'
@@ -12,10 +12,6 @@ type Taken =
   { readonly ok: true; readonly picture: Picture } | { readonly ok: false; readonly words: string }
 
 const failed = (words: string): Taken => ({ ok: false, words })
-
-/** What of a vector picture is not kept, and why. */
-const leftOutWords = (name: string, leftOut: readonly string[]) =>
-  `Left out of ${name}: ${listed(leftOut, 6)}. Pictures stand still, run nothing and fetch nothing: see whether it looks as you mean it.`
 
 /** Brings the bytes of a picture file to the server; or says why they cannot be taken. */
 async function bring(editor: Editor, file: File): Promise<TakenPicture | string> {
@@ -26,7 +22,7 @@ async function bring(editor: Editor, file: File): Promise<TakenPicture | string>
   const taken = await editor.onServer(() => editor.client.takePicture(file, file.name))
   if (!taken.ok) return problemWords(taken.problem)
   const { leftOut } = taken.value
-  if (leftOut) toast(leftOutWords(file.name, leftOut), { duration: 15_000 })
+  if (leftOut) tellLeftOut([{ of: file.name, what: leftOut }])
   return taken.value
 }
 

@@ -8,6 +8,7 @@ import type { BeginRequest, ShelfEntry } from '@/core/payloads'
 import { Button, Dialog, FileButton, Line, Notice, SelectField } from '../kit'
 import { readName } from '../names'
 import { readPicture } from '../color'
+import { tellLeftOut } from '../tell-left-out'
 import { problemWords } from '../words'
 import { DesignChoice, type Origin } from './design-choice'
 import { beginFromArchive, beginSite } from './shelf-client'
@@ -84,7 +85,10 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
   const takeArchive = async (file: File) => {
     setBusy(true)
     const result = await beginFromArchive(file)
-    if (result.ok) return router.push(`/sites/${result.value.id}`)
+    if (result.ok) {
+      tellLeftOut(result.value.leftOut)
+      return router.push(`/sites/${result.value.id}`)
+    }
     setBusy(false)
     return setWrong({ at: 'all', words: problemWords(result.problem) })
   }
