@@ -273,6 +273,47 @@ test('4,000 colours planted among 4,000 decoys: each is found, nothing else; the
   expect((await stateOf(request, site)).frame.customCss === planted.css).toBe(true)
 })
 
+test('a rule that asks for the colour is worn before a sweep, after it, and of nothing else', async ({
+  page,
+  request,
+}) => {
+  const asking = WRITTEN.flatMap((written, n) => [
+    `.a${n}{--own:${written}}@container style(--own:${written}){.a${n} b{width:${n + 10}px}}`,
+    `.a${n} i{--mine: ${written};height:if(style(--mine:${written}):${n + 10}px;else:1px)}`,
+    `.a${n}{--both:${written}}@container not style((--both:tan) or (--both: ${written} )){.a${n} b{height:9px}}`,
+    `@container style(--own:"${written}") or style(--other:${written}){.a${n} b{width:1px}}`,
+  ])
+  const css = `${asking.join('\n')}\nb,i{display:block;height:0}`
+  const worn = async (sheet: string) => {
+    const all = WRITTEN.map((_, n) => `<p class="a${n}"><b></b><i></i></p>`).join('')
+    await page.setContent(`<!doctype html><style>:root{--slot-brand:#5a1c54}${sheet}</style>${all}`)
+    return page.evaluate(() =>
+      [...document.querySelectorAll('b, i')].map((each) => {
+        const { width, height } = getComputedStyle(each)
+        return each.localName === 'b' ? `${width} ${height}` : height
+      }),
+    )
+  }
+  const before = await worn(css)
+  expect(before).toEqual(WRITTEN.flatMap((_, n) => [`${n + 10}px 0px`, `${n + 10}px`]))
+
+  const site = await begin(request, 'Asking')
+  await save(request, site, { type: 'setCustomCss', css })
+  const bound = {
+    pairs: [{ from: { value: '#1c5a54', within: 0 }, to: { slot: 'brand' } }],
+    scope: 'site',
+  }
+  for (const asked of [sweep(), bound]) {
+    await carryOut(request, site, asked)
+    const { customCss } = (await stateOf(request, site)).frame
+    const outside = customCss.replaceAll(/"[^"]*"/g, '')
+    for (const written of WRITTEN) expect(outside).not.toContain(`:${written}`)
+    expect(await worn(customCss)).toEqual(before)
+    await undo(request, site)
+    expect((await stateOf(request, site)).frame.customCss === css).toBe(true)
+  }
+})
+
 /** Every colour that the browser computes on a page, by what it is of. */
 function colorsOn(page: Page): Promise<ReadonlyArray<readonly [key: string, value: string]>> {
   return page.evaluate(() => {

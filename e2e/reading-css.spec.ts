@@ -49,6 +49,33 @@ test('every colour that Chromium keeps of a nested stylesheet is found, and none
   expect(new Set(read).size).toBe(read.length)
 })
 
+test('a colour is read in each property in which Chromium takes one, and in none that takes any name', async ({
+  page,
+}) => {
+  const known = await page.evaluate(() => {
+    const names = Object.keys(document.body.style)
+      .map((name) => name.replaceAll(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`))
+      .map((name) => name.replace(/^(?=webkit-)/, '-'))
+    return [...new Set([...names, ...getComputedStyle(document.body)])].flatMap((name) => {
+      const takes = (value: string) => CSS.supports(name, value)
+      const isName = takes('zz-unknown')
+      if (!isName && !takes('tan') && !takes('drop-shadow(0 0 1px tan)') && !takes('1px 1px tan'))
+        return []
+      return [
+        { name, isName, value: ['tan', 'drop-shadow(0 0 1px tan)', '1px 1px tan'].find(takes)! },
+      ]
+    })
+  })
+  const read = (value: string, { name }: { name: string }) =>
+    readCssColors(`a{${name}:${value}}`, 'stylesheet').map(({ text }) => text)
+  const colored = known.filter(({ isName }) => !isName)
+  expect(colored.length).toBeGreaterThan(50)
+  expect(colored.filter((each) => !read(each.value, each).includes('tan'))).toEqual([])
+  const named = known.filter(({ isName }) => isName)
+  expect(named.length).toBeGreaterThan(10)
+  expect(named.filter((each) => read('tan', each).length > 0)).toEqual([])
+})
+
 /** Declarations as stylesheets of twenty years hold them; `C` is any colour. */
 const shapes = [
   'color: C',

@@ -1,4 +1,6 @@
-import { tokenizer, TokenType, type CSSToken, type TokenIdent } from '@csstools/css-tokenizer'
+import { tokenizer, TokenType, type CSSToken } from '@csstools/css-tokenizer'
+import { askedOfStyles, asksOfStyles } from './conditions'
+import { CLOSER, isBlank, nameAt, trimmed } from './tokens'
 
 /** A declaration as it stands in a stylesheet or in a `style` attribute. */
 export interface FoundDeclaration {
@@ -29,24 +31,7 @@ interface Block {
   readonly descriptorOf?: string
 }
 
-const CLOSER: Partial<Record<TokenType, TokenType>> = {
-  [TokenType.OpenParen]: TokenType.CloseParen,
-  [TokenType.Function]: TokenType.CloseParen,
-  [TokenType.OpenSquare]: TokenType.CloseSquare,
-  [TokenType.OpenCurly]: TokenType.CloseCurly,
-}
-
 const OPENED = new Set(Object.values(CLOSER))
-
-const isBlank = (token: CSSToken | undefined): boolean =>
-  token?.[0] === TokenType.Whitespace || token?.[0] === TokenType.Comment
-
-function trimmed(tokens: readonly CSSToken[], from: number): CSSToken[] {
-  let [start, end] = [from, tokens.length]
-  while (start < end && isBlank(tokens[start])) start += 1
-  while (end > start && isBlank(tokens[end - 1])) end -= 1
-  return tokens.slice(start, end)
-}
 
 function withoutImportant(tokens: CSSToken[]): CSSToken[] {
   const last = tokens.at(-1)
@@ -55,18 +40,6 @@ function withoutImportant(tokens: CSSToken[]): CSSToken[] {
   const token = tokens[mark]
   if (token?.[0] !== TokenType.Delim || token[4].value !== '!') return tokens
   return trimmed(tokens.slice(0, mark), 0)
-}
-
-/** A name and a colon, then anything: what a declaration begins with. Gives where its value begins. */
-function valueStart(item: readonly CSSToken[]): number {
-  if (item[0]?.[0] !== TokenType.Ident) return -1
-  const colon = item.findIndex((token, i) => i > 0 && !isBlank(token))
-  return item[colon]?.[0] === TokenType.Colon ? colon + 1 : -1
-}
-
-function nameOf(item: readonly CSSToken[]): string {
-  const name = (item[0] as TokenIdent)[4].value
-  return name.startsWith('--') ? name : name.toLowerCase()
 }
 
 /** The block of an at-rule in another block. */
@@ -107,7 +80,8 @@ function defaultsOf(item: readonly CSSToken[]): FoundDeclaration[] {
 
 /**
  * Every declaration of a stylesheet, or of one declaration list, in the order
- * in which they stand. Source: CSS Syntax 3 §5.5, "consume a block's contents",
+ * in which they stand; after each, and before the rules of a container, those that
+ * a condition asks for. Source: CSS Syntax 3 §5.5, "consume a block's contents",
  * with CSS Nesting: what begins like a declaration and comes upon a `{` is a
  * nested rule, with or without `&`. Takes time in proportion to the length and
  * keeps no more of the text than one declaration; nesting of any depth is read.
@@ -127,17 +101,17 @@ export function readDeclarations(
 
   const end = () => {
     const { takes, descriptorOf } = blocks.at(-1)!
-    const start = takes ? valueStart(item) : -1
-    if (start >= 0) {
-      const tokens = withoutImportant(trimmed(item, start))
-      if (tokens.length)
-        visit({ property: nameOf(item), tokens, ...(descriptorOf && { descriptorOf }) })
+    const { name, value } = nameAt(item, 0)
+    if (takes && value >= 0) {
+      const tokens = withoutImportant(trimmed(item, value))
+      if (tokens.length) visit({ property: name, tokens, ...(descriptorOf && { descriptorOf }) })
+      if (asksOfStyles(tokens)) for (const each of askedOfStyles(tokens, 'value')) visit(each)
     }
     item = []
     isCustom = false
   }
   const isValue = () => {
-    isCustom ||= blocks.at(-1)!.takes && valueStart(item) >= 0 && nameOf(item).startsWith('--')
+    isCustom ||= blocks.at(-1)!.takes && nameAt(item, 0).name.startsWith('--')
     return isCustom
   }
   const enter = () => {
@@ -147,6 +121,7 @@ export function readDeclarations(
     else {
       const name = first[4].value.toLowerCase()
       if (name === 'function') for (const each of defaultsOf(item)) visit(each)
+      if (name === 'container') for (const each of askedOfStyles(item, 'container')) visit(each)
       blocks.push(blockOf(name, above))
     }
     item = []

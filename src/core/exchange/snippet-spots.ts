@@ -32,7 +32,7 @@ export function snippetSpots(
     write: Piece['write'] = writeHtml,
   ): Spot => ({ ...of, sort, property, pieces: [{ path, source: html, text, write }] })
   return readSnippetTexts(html).flatMap(({ as, attribute = 'text', text }) => {
-    if (as === 'paint') return []
+    if (as === 'paint' || as === 'picture') return []
     if (as !== 'style') return [spot(as, attribute, text)]
     return fontsIn(text).map((name) => spot('font', 'font-family', name.text, name.write))
   })

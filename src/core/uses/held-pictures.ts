@@ -66,6 +66,9 @@ export function heldAddresses(css: string, tokens: readonly CSSToken[]): SourceT
 /** An address that holds a vector picture, up to where its characters begin. */
 const HOLDS = /^\s*data:image\/svg\+xml((?:;[^,;]*)*),/i
 
+/** Whether an address holds a vector picture itself. */
+export const holdsSvg = (address: string): boolean => HOLDS.test(address)
+
 /** Runs of escaped bytes, read as UTF-8; what is none is taken as it is. */
 function decoded(run: string): string | undefined {
   try {

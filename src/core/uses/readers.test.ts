@@ -43,7 +43,9 @@ describe('colours in a stylesheet', () => {
     '.x { color: var(--red); border-color: env(red) }',
     '@media { color: red }',
     '@font-face { font-family: red; src: local(red) }',
-    '@container style(--x: red) { }',
+    '@container style(--red) or style(--x: red team) or (color: red) { }',
+    '.x { color: style(--x: red); fill: if(media(red): var(--y); supports(color: red): var(--z)) }',
+    '@supports (color: #1c5a54) or style(--x: red) { }',
     '.x { filter: url(#fff); color: r/**/ed }',
   ])('leaves alone what only looks like one: %s', (css) => {
     expect(texts(css)).toEqual([])
@@ -71,6 +73,17 @@ describe('colours in a stylesheet', () => {
     ['@function --f(--a <color>: tan, --b: 1px, --c: rgb(1, 2, 3)) { x: red }', 'tan rgb(1, 2, 3)'],
     ['@function --f() { @media print { result: tan } color: red }', 'tan'],
     ['@function --f(--tan, --b: "red") { result: 1px } .result { result: red }', ''],
+    ['@container style(--x: red) { a { color: #111 } }', 'red #111'],
+    [
+      '@container card not style((--x: #111) or (--y: Teal) and (--z: rgb(1 2 3))) { }',
+      '#111 Teal rgb(1 2 3)',
+    ],
+    ['@container style( /* x */ --x /* y */ : /* z */ #111 /* w */ ) { }', '#111'],
+    [
+      'a { color: if(style(--x: #111): tan; style(--y: #222): red; else: #333) }',
+      '#111 tan #222 red #333',
+    ],
+    ['a { --z: if(not style((--x: #111)): #222) }', '#111 #222'],
     ['@font-palette-values --x { override-colors: 0 #111, 1 tan }', '#111 tan'],
     [
       'a { --shadow: 0 1px 2px tan; --line: 1px solid Teal; --stops: red 0%, #111 50% }',
@@ -152,6 +165,10 @@ describe('a stylesheet that is made to be slow or deep is read all the same', ()
     ['comments', `a{color:${'/**/'.repeat(many)}red${'/**/'.repeat(many)}!important}`, 1],
     ['exclamation marks', `a{color:red${'!'.repeat(many)}important}`, 1],
     ['quotes that do not end', `a{content:${'"\\n'.repeat(many)}`, 0],
+    ['conditions', `@container ${'style('.repeat(many)}--x:red${')'.repeat(many)}{}`, 1],
+    ['groups of them', `@container style(${'('.repeat(many)}--x:red${')'.repeat(many)}){}`, 1],
+    ['many of them', `@container style(${'/**/'.repeat(many)}${'(--x:red)'.repeat(many)}){}`, many],
+    ['open ones', `a{color:${'if(style('.repeat(many)}--x:red`, 0],
     ['references to slots', `a{background:${'var(--slot-x) '.repeat(many)}}`, many],
   ])('%s', (_, css, count) => {
     expect(readCssColors(css, 'stylesheet')).toHaveLength(count)

@@ -1,7 +1,7 @@
 import type { FoundInCss } from './found-in-css'
 import { inSource, Mapping, type SourceText } from './source-text'
-import { readCssColors, readValueColors } from './css-reader'
-import { noPictures, type PictureReader } from './held-pictures'
+import { readAddress, readCssColors, readValueColors } from './css-reader'
+import { holdsSvg, noPictures, type PictureReader } from './held-pictures'
 
 /**
  * A tag as a cleaned snippet has it (`core/markup`): names as they came, values in double quotes,
@@ -33,23 +33,26 @@ function valueAt(source: string, from: number, to: number): SourceText {
 /** Attributes that people read, by sight or by a screen reader, and those that lead somewhere. */
 const READ = new Set(['alt', 'title', 'placeholder', 'aria-label'])
 const LEADS = new Set(['href'])
+/** The attribute that holds a picture itself. */
+const HOLDS = 'src'
 
 /** A text in a snippet, as it is read. */
 export interface SnippetText {
-  readonly as: 'words' | 'link' | 'style' | 'paint'
+  readonly as: 'words' | 'link' | 'style' | 'paint' | 'picture'
   /** The attribute whose value it is; absent between tags. */
   readonly attribute?: string
   readonly text: SourceText
 }
 
-const kindOfAttribute = (name: string): SnippetText['as'] | undefined => {
+const kindOfAttribute = (name: string, value: string): SnippetText['as'] | undefined => {
+  if (name === HOLDS) return holdsSvg(value) ? 'picture' : undefined
   if (name === 'style') return 'style'
   if (PRESENTATION.has(name)) return 'paint'
   if (LEADS.has(name)) return 'link'
   return READ.has(name) ? 'words' : undefined
 }
 
-/** The words, links, styles and paints of a snippet, which is stored clean; nothing of its markup. */
+/** The words, links, styles, paints and vector pictures of a snippet, which is stored clean; nothing of its markup. */
 export function readSnippetTexts(html: string): SnippetText[] {
   const found: SnippetText[] = []
   let at = 0
@@ -62,7 +65,7 @@ export function readSnippetTexts(html: string): SnippetText[] {
     const attributes = tag[1] ?? ''
     const start = tag.index + tag[0].indexOf(attributes)
     for (const { 0: whole, 1: attribute, 2: value, index } of attributes.matchAll(ATTRIBUTE)) {
-      const as = kindOfAttribute(attribute!)
+      const as = value ? kindOfAttribute(attribute!, value) : undefined
       if (!value || !as) continue
       const to = start + index + whole.length - 1
       found.push({ as, attribute: attribute!, text: valueAt(html, to - value.length, to) })
@@ -72,7 +75,22 @@ export function readSnippetTexts(html: string): SnippetText[] {
   return found
 }
 
-/** Every colour in a snippet, which is stored clean: `style` and presentation attributes, with exact places. */
+/** The colours of one attribute, at their places in the snippet. */
+function readAttribute(
+  html: string,
+  name: string,
+  text: SourceText,
+  pictures: PictureReader,
+): FoundInCss[] {
+  if (name === HOLDS) return readAddress(html, text, name, pictures)
+  const finds =
+    name === 'style'
+      ? readCssColors(text.text, 'declarationList', pictures)
+      : readValueColors(text.text, name, pictures)
+  return inSource(html, text, finds)
+}
+
+/** Every colour in a snippet, which is stored clean: `style` and presentation attributes, and pictures that it holds itself, with exact places. */
 export function readSnippetColors(
   html: string,
   pictures: PictureReader = noPictures,
@@ -82,14 +100,10 @@ export function readSnippetColors(
     const attributes = tag[1]!
     const start = tag.index + tag[0].indexOf(attributes)
     for (const { 0: whole, 1: name, 2: value, index } of attributes.matchAll(ATTRIBUTE)) {
-      if (!value || !(name === 'style' || PRESENTATION.has(name!))) continue
+      if (!value || !(name === 'style' || name === HOLDS || PRESENTATION.has(name!))) continue
       const to = start + index + whole.length - 1
       const text = valueAt(html, to - value.length, to)
-      const finds =
-        name === 'style'
-          ? readCssColors(text.text, 'declarationList', pictures)
-          : readValueColors(text.text, name!, pictures)
-      for (const find of inSource(html, text, finds)) found.push(find)
+      for (const find of readAttribute(html, name!, text, pictures)) found.push(find)
     }
   }
   return found

@@ -1,7 +1,12 @@
 import { textLines } from '../css'
 import type { ContentOf } from '../elements'
 import type { Frame, Page } from '../site'
-import { readUnreadColors, type UnreadInCss, type UnreadReader } from './css-reader'
+import {
+  readUnreadColors,
+  unreadInAddress,
+  type UnreadInCss,
+  type UnreadReader,
+} from './css-reader'
 import { readSnippetTexts } from './snippet-reader'
 
 /** Something that a sweep leaves alone because it cannot be read exactly. */
@@ -40,14 +45,19 @@ export const unreadInPicture = (name: string, svg: string, read: UnreadReader): 
   byLine(name, svg, read(svg))
 
 /** The same in the snippets of a page, or of header and footer. */
-export function unreadInSnippets({ body, ...of }: Frame | Page, pictures?: UnreadReader): Unread[] {
+export function unreadInSnippets(
+  { body, ...of }: Frame | Page,
+  pictures: UnreadReader = () => [],
+): Unread[] {
   return Object.values(body.elements).flatMap(({ kind, content }) => {
     if (kind !== 'embed') return []
     const { html, name } = content as ContentOf<'embed'>
     const label = 'title' in of ? `${of.title}, ${name}` : name
     return readSnippetTexts(html)
-      .flatMap(({ as, attribute, text: { text } }) => {
+      .flatMap(({ as, attribute, text: source }) => {
+        const { text } = source
         if (as === 'style') return readUnreadColors(text, 'declarationList', pictures)
+        if (as === 'picture') return unreadInAddress(source, pictures)
         if (as !== 'paint') return []
         return readUnreadColors(`${attribute}:${text}`, 'declarationList', pictures)
       })

@@ -28,7 +28,7 @@ import { hashOf } from '../records/stored'
 import { vectorText } from '../storage'
 
 /** Raised whenever a reader finds more, less or otherwise than before: all records are then read anew. */
-export const readersVersion = 11
+export const readersVersion = 12
 
 /** A use as it is kept beside its record. */
 export interface UseRow {
