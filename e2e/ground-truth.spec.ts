@@ -1,6 +1,7 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
 import fc from 'fast-check'
 import sharp from 'sharp'
+import { begin, carryOut, finished, hitsOf, save, stateOf, undo } from './by-request'
 
 /**
  * The browser as the judge of a sweep: what it computes and paints before and after, of colours
@@ -121,70 +122,6 @@ function plant(count: number, seed: number): Planted {
     css += `${DECOYS[odd % DECOYS.length]!(n)}\n`
   })
   return { css, at, properties, decoys: count }
-}
-
-async function begin(request: APIRequestContext, name: string): Promise<string> {
-  const begun = await request.post('/api/sites', {
-    data: { name, from: { site: 'tern-and-thistle' } },
-  })
-  expect(begun.ok(), await begun.text()).toBe(true)
-  return ((await begun.json()) as { id: string }).id
-}
-
-const stateOf = async (request: APIRequestContext, site: string) =>
-  (await (await request.get(`/api/sites/${site}`)).json()) as {
-    readonly revision: number
-    readonly frame: { readonly customCss: string }
-  }
-
-async function save(request: APIRequestContext, site: string, edit: object): Promise<void> {
-  const { revision: base } = await stateOf(request, site)
-  const saved = await request.post(`/api/sites/${site}/edits`, {
-    data: { base, edits: [{ clientId: crypto.randomUUID(), edit }] },
-  })
-  expect(saved.ok(), await saved.text()).toBe(true)
-}
-
-/** Waits for long work to come to its end. */
-async function finished(request: APIRequestContext, site: string, begun: { id: string }) {
-  const state = async () =>
-    ((await (await request.get(`/api/sites/${site}/jobs/${begun.id}`)).json()) as { state: string })
-      .state
-  await expect.poll(state, { timeout: 120_000 }).toBe('done')
-}
-
-async function carryOut(request: APIRequestContext, site: string, sweep: object): Promise<void> {
-  const begun = await request.post(`/api/sites/${site}/wide`, {
-    data: { base: 'any', intent: { type: 'sweep', request: sweep } },
-  })
-  expect(begun.ok(), await begun.text()).toBe(true)
-  await finished(request, site, (await begun.json()) as { id: string })
-}
-
-async function undo(request: APIRequestContext, site: string): Promise<void> {
-  const { revision: base } = await stateOf(request, site)
-  const undone = await request.post(`/api/sites/${site}/undo`, { data: { base } })
-  expect(undone.ok(), await undone.text()).toBe(true)
-  const told = (await undone.json()) as { id?: string }
-  if (told.id) await finished(request, site, { id: told.id })
-}
-
-interface HitLine {
-  readonly key: string
-}
-
-async function hitsOf(request: APIRequestContext, site: string, sweep: object) {
-  const run = (await (
-    await request.post(`/api/sites/${site}/sweep/dry-run`, { data: { sweep } })
-  ).json()) as { readonly plan: string; readonly count: number }
-  const hits: HitLine[] = []
-  for (let from = 0; from < run.count; from += 500) {
-    const window = await request.get(
-      `/api/sites/${site}/sweep/plans/${run.plan}?from=${from}&count=500`,
-    )
-    hits.push(...((await window.json()) as { readonly hits: readonly HitLine[] }).hits)
-  }
-  return hits
 }
 
 /** What the browser computes for every planted rule and every decoy. */
