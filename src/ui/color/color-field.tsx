@@ -3,7 +3,7 @@
 import { decisionWords } from '@/core/edit'
 import type { ColorDecision } from '@/core/site'
 import { useEditorState } from '../editor'
-import { Popover, Swatch } from '../kit'
+import { Name, Popover, Swatch } from '../kit'
 import { decisionHex } from '../look'
 import { ColorChooser } from './color-chooser'
 import type { ReadsOn } from './readings'
@@ -23,7 +23,6 @@ interface ColorFieldProps {
 export function ColorField(props: ColorFieldProps) {
   const { label, decision, hint, unset, readsOn, onChoose } = props
   const docs = useEditorState((state) => state.docs)
-  const words = decision && decisionWords(decision, docs)
   return (
     <Popover
       label={label}
@@ -38,7 +37,7 @@ export function ColorField(props: ColorFieldProps) {
             <>
               <Swatch color={decisionHex(docs.frame.palette, decision)} size={30} />
               <span className="min-w-0">
-                <b className="block truncate">{words}</b>
+                <Name>{decisionWords(decision, docs)}</Name>
                 <span className="block truncate text-xs text-soft">{hint}</span>
               </span>
             </>

@@ -12,7 +12,7 @@ import { facetWords, objectOptions, paintsOptions } from './facet-words'
 
 /** What of an inventory is shown. */
 export const ties = {
-  all: 'bound and loose',
+  all: 'bound or loose',
   loose: 'loose',
   left: 'left behind',
   bound: 'bound',

@@ -6,7 +6,7 @@ import { colorKey, writeHex } from '@/core/color'
 import type { Inventory } from '@/core/payloads'
 import { groupEntries, orderGroups, type InventoryEntry, type InventoryGroup } from '@/core/sweep'
 import { useEditorState } from '../editor'
-import { Button, Swatch } from '../kit'
+import { Button, Name, Swatch } from '../kit'
 import { HoldingCount, WORTH_IT } from '../recolor'
 import { counted } from '../words'
 import { entryName, matchingEntries } from './draft'
@@ -180,7 +180,7 @@ function EntryButton({ entry, count, share, area, isChosen, isGroup, onChoose }:
       <Swatch color={writeHex(entry.color)} size={28} className="w-[34px]!" />
       <span className="min-w-0">
         <span className="flex items-baseline gap-1.5">
-          <span className="truncate font-semibold">{entryName(palette, entry)}</span>
+          <Name>{entryName(palette, entry)}</Name>
           {entry.slot ? (
             <span className="text-xs text-soft">bound</span>
           ) : (
