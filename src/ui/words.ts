@@ -79,6 +79,8 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'too-much': 'it is more than can be stored at once; do it in smaller parts',
   'not-whole':
     'it would leave the site in a form that cannot be read again; undo what led here, or go back to a checkpoint',
+  'text-too-long':
+    'custom CSS, a snippet or another text would become longer than it may be; leave some of it as it is, or make it shorter first',
   'unclean-snippet':
     'a snippet holds what may not stand in a page; leave out scripts, frames, and all that is loaded from elsewhere',
   'css-reaches-out':

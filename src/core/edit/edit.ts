@@ -65,6 +65,8 @@ export type EditProblem =
   | 'css-too-deep'
   | 'css-reaches-out'
   | 'not-whole'
+  /** Custom CSS, a snippet or other text would become longer than its place allows. */
+  | 'text-too-long'
   /** A snippet holds what may not stand in a page. */
   | 'unclean-snippet'
   /** It is not what an edit of its kind is made of, or holds what cannot be kept; told before it is carried out. */

@@ -139,6 +139,7 @@ export {
   isUnreadable,
   changedPart,
   isWholeRecord,
+  wholeFault,
   readChanges,
   readRecord,
   recordAt,

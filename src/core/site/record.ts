@@ -103,6 +103,24 @@ export function readChanges(
   })
 }
 
+/** Whether a text is longer than its place allows, by what a check finds; in one of several shapes as well. */
+const isTooLong = (issues: readonly z.core.$ZodIssue[]): boolean =>
+  issues.some((issue) =>
+    issue.code === 'invalid_union'
+      ? issue.errors.some(isTooLong)
+      : issue.code === 'too_big' && issue.origin === 'string',
+  )
+
+/** Why a record may not be stored, for it could not be read again; undefined where it may. */
+export function wholeFault(
+  kind: RecordKind,
+  record: unknown,
+): 'text-too-long' | 'not-whole' | undefined {
+  const { error } = recordKinds[kind].schema.safeParse(record)
+  if (!error) return undefined
+  return isTooLong(error.issues) ? 'text-too-long' : 'not-whole'
+}
+
 /** Whether a record may be stored: whether it could be read again. */
 export const isWholeRecord = (kind: RecordKind, record: unknown): boolean =>
   recordKinds[kind].schema.safeParse(record).success

@@ -2,10 +2,10 @@ import type { EditProblem } from '@/core/edit'
 import { withCleanSnippets } from '@/core/markup'
 import {
   changedPart,
-  isWholeRecord,
   type Frame,
   type Page,
   type RecordKind,
+  wholeFault,
   type SiteRecord,
 } from '@/core/site'
 
@@ -16,7 +16,8 @@ export function faultOf(
   before?: SiteRecord,
 ): EditProblem | undefined {
   const part = changedPart(record, before)
-  if (!isWholeRecord(kind, part)) return 'not-whole'
+  const fault = wholeFault(kind, part)
+  if (fault) return fault
   if (!('body' in part)) return undefined
   return withCleanSnippets<Frame | Page>(part) === part ? undefined : 'unclean-snippet'
 }
