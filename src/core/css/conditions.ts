@@ -1,6 +1,5 @@
 import { TokenType, type CSSToken } from '@csstools/css-tokenizer'
-import type { FoundDeclaration } from './declarations'
-import { CLOSER, nameAt, trimmed } from './tokens'
+import { CLOSER, nameAt, trimmed, type FoundDeclaration } from './tokens'
 
 /** Brackets that are open, with where what is in them begins. */
 interface Level {

@@ -1,16 +1,6 @@
 import { tokenizer, TokenType, type CSSToken } from '@csstools/css-tokenizer'
 import { askedOfStyles, asksOfStyles } from './conditions'
-import { CLOSER, isBlank, nameAt, trimmed } from './tokens'
-
-/** A declaration as it stands in a stylesheet or in a `style` attribute. */
-export interface FoundDeclaration {
-  /** In lower case, but for custom properties; escapes resolved. */
-  readonly property: string
-  /** The value, without `!important` and without blanks and comments around it. Offsets of tokens count UTF-16 units. */
-  readonly tokens: readonly CSSToken[]
-  /** The at-rule whose descriptor this is (`property`, `font-face` …); absent for properties. */
-  readonly descriptorOf?: string
-}
+import { CLOSER, isBlank, nameAt, trimmed, type FoundDeclaration } from './tokens'
 
 /** At-rules that hold descriptors or properties by themselves, outside of any style rule. */
 const HOLDS_DECLARATIONS = new Set([

@@ -1,5 +1,15 @@
 import { TokenType, type CSSToken } from '@csstools/css-tokenizer'
 
+/** A declaration as it stands in a stylesheet or in a `style` attribute. */
+export interface FoundDeclaration {
+  /** In lower case, but for custom properties; escapes resolved. */
+  readonly property: string
+  /** The value, without `!important` and without blanks and comments around it. Offsets of tokens count UTF-16 units. */
+  readonly tokens: readonly CSSToken[]
+  /** The at-rule whose descriptor this is (`property`, `font-face` …); absent for properties. */
+  readonly descriptorOf?: string
+}
+
 /** What closes a bracket, by what opens it. */
 export const CLOSER: Partial<Record<TokenType, TokenType>> = {
   [TokenType.OpenParen]: TokenType.CloseParen,
