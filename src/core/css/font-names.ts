@@ -1,5 +1,6 @@
 import { TokenType, type CSSToken } from '@csstools/css-tokenizer'
-import { readDeclarations, type FoundDeclaration } from './declarations'
+import { readDeclarations } from './declarations'
+import type { FoundDeclaration } from './tokens'
 
 /** A typeface that CSS names. Offsets count UTF-16 units. */
 export interface FontName {
