@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import type { ElementId, PageId } from '@/core/site'
 import type { SweepRequest } from '@/core/sweep'
 import { localOwner } from '../access'
@@ -18,7 +19,7 @@ jest.setTimeout(60_000)
 beforeAll(() => openTestDatabase('put_staged_test'))
 afterAll(closeTestDatabase)
 
-const [green, plum] = ['#0f7a3d', '#6b1f6b']
+const [green, plum, clay] = ['#0f7a3d', '#6b1f6b', '#a34a28']
 
 const sweep = (...pairs: ReadonlyArray<readonly [string, string]>) =>
   carryOutWide(localOwner, siteId, 'any', {
@@ -29,8 +30,8 @@ const sweep = (...pairs: ReadonlyArray<readonly [string, string]>) =>
     } as SweepRequest,
   })
 
-/** Paragraphs, two and two on the pages that have as many: alike but for the colour of their words. */
-async function paint(): Promise<number> {
+/** Paragraphs of the pages that have several: alike but for the colour of their words. */
+async function paint(colors: readonly string[]): Promise<number> {
   const { pages } = await loadWhole(siteId)
   const settings = Object.values(pages).flatMap(({ id, body }) => {
     const paragraphs = Object.values(body.elements).filter(({ kind }) => kind === 'paragraph')
@@ -39,7 +40,7 @@ async function paint(): Promise<number> {
       on: { doc: id as PageId, element: each.id as ElementId },
       key: 'text' as const,
       state: 'rest' as const,
-      value: { value: i % 2 ? green : plum },
+      value: { value: colors[i % colors.length]! },
     }))
   })
   await save({ type: 'setLooks', settings } as never)
@@ -60,8 +61,52 @@ async function expectSound() {
   expect((await checkIndex(siteId)).faults).toEqual([])
 }
 
+type Pair = readonly [from: string, to: string]
+
+/** Sweeps, holds what is counted against what is read, and takes it back. */
+async function sweptSoundly(pairs: readonly Pair[]): Promise<void> {
+  const state = await stateOf(siteId)
+  const colors = [green, plum, clay]
+  const before = new Map<string, number>()
+  for (const color of colors) before.set(color, (await looks(color)).things)
+  expect(await sweep(...pairs)).toMatchObject({ ok: true })
+  await expectSound()
+  const went = new Map<string, string>(pairs)
+  for (const color of colors) {
+    const from = colors.filter((each) => (went.get(each) ?? each) === color)
+    const things = from.reduce((sum, each) => sum + before.get(each)!, 0)
+    expect((await looks(color)).things).toBe(things)
+  }
+  await undo(localOwner, siteId, await revisionOf(siteId))
+  await expectSound()
+  expect(await stateOf(siteId)).toBe(state)
+}
+
+test.each<[string, Pair, Pair]>([
+  ['forth', [green, plum], [plum, clay]],
+  ['back', [plum, clay], [green, plum]],
+  ['to one that stays', [green, clay], [plum, green]],
+])('looks of a chain of colours, %s, are counted as they are read', async (_, ...pairs) => {
+  expect(await paint([green, plum])).toBeGreaterThan(2)
+  await sweptSoundly(pairs)
+})
+
+test('looks of any pairs at once are counted as they are read', async () => {
+  const seed = Date.now() % 1_000_000
+  console.warn(`pairs of looks: seed ${seed}`)
+  await paint([green, plum, clay])
+  const color = fc.constantFrom(green, plum, clay, '#101820')
+  const pairs = fc
+    .uniqueArray(fc.tuple(fc.constantFrom(green, plum, clay), color), {
+      minLength: 1,
+      selector: ([from]) => from,
+    })
+    .filter((all) => all.every(([from, to]) => from !== to))
+  await fc.assert(fc.asyncProperty(pairs, sweptSoundly), { seed, numRuns: 15 })
+})
+
 test('looks that change places, and ones that come to be one, are counted as they are read', async () => {
-  expect(await paint()).toBeGreaterThan(2)
+  expect(await paint([plum, green])).toBeGreaterThan(2)
   const [greens, plums] = [await looks(green), await looks(plum)]
   expect(greens.things).toBeGreaterThan(2)
   expect(plums.things).toBeGreaterThan(2)

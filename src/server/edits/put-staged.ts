@@ -110,7 +110,8 @@ async function exchangeEverywhere(run: Run): Promise<void> {
      from h join s using (no) where b.ctid = h.row`,
   )
   // What looks there are is known of the whole site, where each of them stands once. A look that
-  // comes to one that the record has already is counted there; the others stay where they are.
+  // comes to one that the record has already, and one that another comes to, are taken away and put
+  // anew, for nobody says in which order a statement does its parts; the others stay where they are.
   await run(
     `with ${texts}, k as materialized (
        select left(encode(w.key, 'hex'), 32) as key from site_looks w
@@ -118,13 +119,13 @@ async function exchangeEverywhere(run: Run): Promise<void> {
          select from (select distinct from_text from d) f where position(f.from_text in w.look) > 0)
      ), h as materialized (
        select l.*, exchanged(l.look, s.froms, s.tos) as becomes from s cross join lateral (
-         select l.ctid as row, l.record, l.look, l.count from looks l
+         select l.ctid as row, l.record, l.key, l.look, l.count from looks l
          where l.record = s.no and l.key = any(array(select key from k)) offset 0) l
      ), n as materialized (
        select *, ${lookKeyOf('becomes')} as to_key, count(*) over (partition by record, becomes) as alike
        from h where becomes <> look
      ), m as materialized (
-       select n.*, alike > 1 or exists (
+       select n.*, alike > 1 or (record, key) in (select record, to_key from n) or exists (
          select from looks o where o.record = n.record and o.key = n.to_key) as meets from n
      ), stayed as (
        update looks l set key = m.to_key, look = m.becomes from m where l.ctid = m.row and not m.meets
