@@ -5,6 +5,8 @@ export default {
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   // One worker for a core: the default leaves one idle.
   maxWorkers: '100%',
+  // A busy machine is no fault; only what never ends is.
+  testTimeout: 60_000,
   setupFiles: ['<rootDir>/tools/own-files.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@demo/(.*)$': '<rootDir>/demo/$1' },
   transform: { '^.+\\.(t|j|mj)sx?$': ['@swc/jest', { jsc: { target: 'es2022' } }] },

@@ -15,19 +15,17 @@ export class Failure extends Error {
   }
 }
 
-/** Says what is done, does it, says how long it took; all at its end where others go on beside it. */
-export async function step(told, work, { beside = false } = {}) {
+/** Says what is done, does it, says how long it took. */
+export async function step(told, work) {
   const start = Date.now()
-  const head = `· ${told} … `
-  if (!beside) process.stdout.write(head)
-  const end = (words) => console.log(beside ? head + words : words)
+  process.stdout.write(`· ${told} … `)
   try {
     const result = await work()
     const note = typeof result === 'string' ? `${result}, ` : ''
-    end(`${note}${((Date.now() - start) / 1000).toFixed(1)} s`)
+    console.log(`${note}${((Date.now() - start) / 1000).toFixed(1)} s`)
     return result
   } catch (error) {
-    end('failed')
+    console.log('failed')
     throw error
   }
 }

@@ -21,9 +21,9 @@ const failures = []
 const withoutColors = (text) => stripVTControlCharacters(text ?? '').trim()
 
 /** A check that passes or fails as a whole. */
-async function check(told, work, options) {
+async function check(told, work) {
   try {
-    await step(told, work, options)
+    await step(told, work)
     count.passed += 1
   } catch (error) {
     if (!(error instanceof Failure)) throw error
@@ -123,11 +123,6 @@ async function runGuarantee() {
   return told.map((line) => line.trim()).join('; ')
 }
 
-async function typesFit() {
-  await npx('next', ['typegen'])
-  await npx('tsc', ['--noEmit'])
-}
-
 /** `./easel test [unit|browser] [names …]`; without a part, everything. `--long` adds the long walks. */
 export async function run({ options: given }) {
   const isLong = given.includes('--long')
@@ -138,13 +133,12 @@ export async function run({ options: given }) {
   await ensurePackages()
   ensureFonts()
   if (!part) {
-    // Each keeps one core busy.
-    const beside = { beside: true }
-    await Promise.all([
-      check('Format', () => npx('prettier', ['--check', '.']), beside),
-      check('Types', typesFit, beside),
-      check('Lint', () => npx('eslint', ['.']), beside),
-    ])
+    await check('Format', () => npx('prettier', ['--check', '.']))
+    await check('Types', async () => {
+      await npx('next', ['typegen'])
+      await npx('tsc', ['--noEmit'])
+    })
+    await check('Lint', () => npx('eslint', ['.']))
     await check(`Contrast in every theme of ${PALETTES} random palettes`, runGuarantee)
     await check('Layers', () => npx('depcruise', ['src', '--config', '.dependency-cruiser.cjs']))
   }

@@ -1,4 +1,5 @@
 export * from './payloads'
+export * from './taken'
 export {
   done,
   refused,

@@ -123,7 +123,7 @@ export function wholeFault(
 
 /** Whether a record may be stored: whether it could be read again. */
 export const isWholeRecord = (kind: RecordKind, record: unknown): boolean =>
-  recordKinds[kind].schema.safeParse(record).success
+  wholeFault(kind, record) === undefined
 
 function otherThan<T>(
   after: Readonly<Record<string, T>>,

@@ -52,6 +52,20 @@ const kindOfAttribute = (name: string, value: string): SnippetText['as'] | undef
   return READ.has(name) ? 'words' : undefined
 }
 
+/** What the attributes of a tag say, at their places in the snippet. */
+function attributesOf(html: string, tag: RegExpExecArray): SnippetText[] {
+  const found: SnippetText[] = []
+  const attributes = tag[1] ?? ''
+  const start = tag.index + tag[0].indexOf(attributes)
+  for (const { 0: whole, 1: attribute, 2: value, index } of attributes.matchAll(ATTRIBUTE)) {
+    const as = value ? kindOfAttribute(attribute!, value) : undefined
+    if (!value || !as) continue
+    const to = start + index + whole.length - 1
+    found.push({ as, attribute: attribute!, text: valueAt(html, to - value.length, to) })
+  }
+  return found
+}
+
 /** The words, links, styles, paints and vector pictures of a snippet, which is stored clean; nothing of its markup. */
 export function readSnippetTexts(html: string): SnippetText[] {
   const found: SnippetText[] = []
@@ -62,48 +76,34 @@ export function readSnippetTexts(html: string): SnippetText[] {
   for (const tag of html.matchAll(ANY_TAG)) {
     words(tag.index)
     at = tag.index + tag[0].length
-    const attributes = tag[1] ?? ''
-    const start = tag.index + tag[0].indexOf(attributes)
-    for (const { 0: whole, 1: attribute, 2: value, index } of attributes.matchAll(ATTRIBUTE)) {
-      const as = value ? kindOfAttribute(attribute!, value) : undefined
-      if (!value || !as) continue
-      const to = start + index + whole.length - 1
-      found.push({ as, attribute: attribute!, text: valueAt(html, to - value.length, to) })
-    }
+    for (const each of attributesOf(html, tag)) found.push(each)
   }
   words(html.length)
   return found
 }
 
 /** The colours of one attribute, at their places in the snippet. */
-function readAttribute(
+function colorsOf(
   html: string,
-  name: string,
-  text: SourceText,
+  { as, attribute = '', text }: SnippetText,
   pictures: PictureReader,
 ): FoundInCss[] {
-  if (name === HOLDS) return readAddress(html, text, name, pictures)
-  const finds =
-    name === 'style'
-      ? readCssColors(text.text, 'declarationList', pictures)
-      : readValueColors(text.text, name, pictures)
-  return inSource(html, text, finds)
+  if (as === 'picture') return readAddress(html, text, attribute, pictures)
+  if (as === 'style')
+    return inSource(html, text, readCssColors(text.text, 'declarationList', pictures))
+  if (as === 'paint') return inSource(html, text, readValueColors(text.text, attribute, pictures))
+  return []
 }
 
-/** Every colour in a snippet, which is stored clean: `style` and presentation attributes, and pictures that it holds itself, with exact places. */
+/** Every colour in a snippet, which is stored clean: in styles, paints and vector pictures that it holds itself, with exact places. */
 export function readSnippetColors(
   html: string,
   pictures: PictureReader = noPictures,
 ): FoundInCss[] {
   const found: FoundInCss[] = []
   for (const tag of html.matchAll(TAG)) {
-    const attributes = tag[1]!
-    const start = tag.index + tag[0].indexOf(attributes)
-    for (const { 0: whole, 1: name, 2: value, index } of attributes.matchAll(ATTRIBUTE)) {
-      if (!value || !(name === 'style' || name === HOLDS || PRESENTATION.has(name!))) continue
-      const to = start + index + whole.length - 1
-      const text = valueAt(html, to - value.length, to)
-      for (const find of readAttribute(html, name!, text, pictures)) found.push(find)
+    for (const each of attributesOf(html, tag)) {
+      for (const find of colorsOf(html, each, pictures)) found.push(find)
     }
   }
   return found

@@ -15,7 +15,6 @@ import { loadWhole } from '../records'
 import { checkIndex } from '../uses'
 import { carryOutWide, undo } from '.'
 
-jest.setTimeout(60_000)
 beforeAll(() => openTestDatabase('put_staged_test'))
 afterAll(closeTestDatabase)
 

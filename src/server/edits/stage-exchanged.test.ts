@@ -11,7 +11,6 @@ import { readersVersion } from '../uses/rows'
 import { stageExchanged, type WholeExchange } from './stage-exchanged'
 import { unstage } from './staging'
 
-jest.setTimeout(60_000)
 beforeAll(() => openTestDatabase('stage_exchanged_test'))
 afterAll(closeTestDatabase)
 

@@ -19,7 +19,6 @@ import { redo, undo } from '.'
 import { becoming } from './becoming'
 import { carryOutWide } from './wide'
 
-jest.setTimeout(60_000)
 beforeAll(() => openTestDatabase('swept_texts_test'))
 afterAll(closeTestDatabase)
 

@@ -5,7 +5,6 @@ import { models } from '../database/models'
 import { select } from '../database/sets'
 import { createSite } from '.'
 
-jest.setTimeout(60_000)
 beforeAll(() => openTestDatabase('create_test'))
 afterAll(closeTestDatabase)
 

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { fontPairs } from '@/core/designs/font-pairs'
 import { readPalette } from '@/core/formats'
-import type { BeginRequest, ShelfEntry } from '@/core/payloads'
+import type { BeginRequest, Result, ShelfEntry, SiteName } from '@/core/payloads'
 import { Button, Dialog, FileButton, Line, Notice, SelectField } from '../kit'
 import { readName } from '../names'
 import { readPicture } from '../color'
@@ -50,6 +50,51 @@ interface Wrong {
   readonly words: string
 }
 
+interface OwnColorsProps {
+  readonly text: string
+  /** What of the text is read so far. */
+  readonly colors: readonly string[]
+  readonly wrong: string | undefined
+  readonly onText: (text: string) => void
+  readonly onWrong: (words: string) => void
+}
+
+/** The colours that a site begins in: typed, or found in a picture. */
+function OwnColors({ text, colors, wrong, onText, onWrong }: OwnColorsProps) {
+  const takePicture = async (file: File) => {
+    const read = await readPicture(file)
+    if (!read.ok) return onWrong(read.wrong)
+    const found = read.found.slice(0, MOST_COLORS)
+    return onText(found.map(({ value }) => value).join(', '))
+  }
+  return (
+    <>
+      <Line
+        label="Colours of yours: one, or a few codes in any notation"
+        mono
+        value={text}
+        placeholder="#2f6f62, or nothing"
+        onChange={onText}
+        wrong={wrong}
+      />
+      <FileButton accept="image/*" onTake={(file) => void takePicture(file)}>
+        <span className="font-semibold">From a logo or a photo</span>
+        <span className="text-xs text-soft">its colours are found; nothing is sent</span>
+      </FileButton>
+      {colors.length > 0 && (
+        <ul
+          aria-label="Colours that the site begins in"
+          className="flex h-8 overflow-hidden rounded-md"
+        >
+          {colors.map((color) => (
+            <li key={color} title={color} className="flex-1" style={{ background: color }} />
+          ))}
+        </ul>
+      )}
+    </>
+  )
+}
+
 function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
   const router = useRouter()
   const [name, setName] = useState('')
@@ -61,6 +106,20 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
   const { colors, isRead } = readColors(text)
   const own = 'design' in origin
 
+  /** Opens a site once it is begun, or says why it is not. */
+  const open = async <T extends SiteName>(
+    beginning: () => Promise<Result<T>>,
+    tell: (begun: T) => void = () => undefined,
+  ) => {
+    setBusy(true)
+    const result = await beginning()
+    if (result.ok) {
+      tell(result.value)
+      return router.push(`/sites/${result.value.id}`)
+    }
+    setBusy(false)
+    return setWrong({ at: 'all', words: problemWords(result.problem) })
+  }
   const begin = async () => {
     const read = readName(name)
     if (!read.ok) return setWrong({ at: 'name', words: read.wrong })
@@ -76,33 +135,13 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
           ...(fonts ? { fonts } : {}),
         }
       : origin
-    setBusy(true)
-    const result = await beginSite({ name: read.name, from: wanted })
-    if (result.ok) return router.push(`/sites/${result.value.id}`)
-    setBusy(false)
-    return setWrong({ at: 'all', words: problemWords(result.problem) })
+    return open(() => beginSite({ name: read.name, from: wanted }))
   }
-  const takeArchive = async (file: File) => {
-    setBusy(true)
-    const result = await beginFromArchive(file)
-    if (result.ok) {
-      tellLeftOut(result.value.leftOut)
-      return router.push(`/sites/${result.value.id}`)
-    }
-    setBusy(false)
-    return setWrong({ at: 'all', words: problemWords(result.problem) })
-  }
-  const takePicture = async (file: File) => {
-    const read = await readPicture(file)
-    if (!read.ok) return setWrong({ at: 'colors', words: read.wrong })
-    setWrong(undefined)
-    setText(
-      read.found
-        .slice(0, MOST_COLORS)
-        .map(({ value }) => value)
-        .join(', '),
+  const takeArchive = (file: File) =>
+    open(
+      () => beginFromArchive(file),
+      ({ leftOut }) => tellLeftOut(leftOut),
     )
-  }
   return (
     <form
       className="grid min-h-0 flex-1 grid-cols-[280px_minmax(0,1fr)] gap-6"
@@ -122,33 +161,16 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
           wrong={wrong?.at === 'name' ? wrong.words : undefined}
         />
         {own && (
-          <>
-            <Line
-              label="Colours of yours: one, or a few codes in any notation"
-              mono
-              value={text}
-              placeholder="#2f6f62, or nothing"
-              onChange={(next) => {
-                setText(next)
-                setWrong(undefined)
-              }}
-              wrong={wrong?.at === 'colors' ? wrong.words : undefined}
-            />
-            <FileButton accept="image/*" onTake={(file) => void takePicture(file)}>
-              <span className="font-semibold">From a logo or a photo</span>
-              <span className="text-xs text-soft">its colours are found; nothing is sent</span>
-            </FileButton>
-            {colors.length > 0 && (
-              <ul
-                aria-label="Colours that the site begins in"
-                className="flex h-8 overflow-hidden rounded-md"
-              >
-                {colors.map((color) => (
-                  <li key={color} title={color} className="flex-1" style={{ background: color }} />
-                ))}
-              </ul>
-            )}
-          </>
+          <OwnColors
+            text={text}
+            colors={colors}
+            wrong={wrong?.at === 'colors' ? wrong.words : undefined}
+            onText={(next) => {
+              setText(next)
+              setWrong(undefined)
+            }}
+            onWrong={(words) => setWrong({ at: 'colors', words })}
+          />
         )}
         {own && <FontChoice value={fonts} onChange={setFonts} />}
         <p className="text-soft">
