@@ -52,9 +52,14 @@ test('a request that takes long keeps nobody waiting for ever', async () => {
   const slow = ask('/api/sites/a/slow')
   ask('/api/sites/a/next')
   ask('/api/sites/a/last')
-  await new Promise((resolve) => setTimeout(resolve, 120))
+  /** On a busy machine a while may be long. */
+  const untilBegun = async (count: number) => {
+    while (begun.length < count) await new Promise((resolve) => setTimeout(resolve, 10))
+  }
+  await untilBegun(3)
   expect(begun).toEqual(['/api/sites/a/slow', '/api/sites/a/next', '/api/sites/a/last'])
   slow.emit('close')
   ask('/api/sites/a/after')
+  await untilBegun(4)
   expect(begun.at(-1)).toBe('/api/sites/a/after')
 })
