@@ -125,9 +125,21 @@ function clearUnder({ chooser, base, lab, clear, grounds }: Setting, word: Ink |
   })
 }
 
-/** A line in the colour of the words, where that is told from what is around it. */
-const lineOf = ({ grounds }: Setting, label: Ink, edge: Ink): Ink =>
-  reads(label, grounds, TOLD) ? label : edge
+/**
+ * A line in the colour of the words, where that is told from what is around it;
+ * else as outlines are. It is told wherever a fill of the button is not.
+ */
+function lineOf({ chooser, grounds }: Setting, fills: readonly Ink[], label: Ink, edge: Ink): Ink {
+  if (reads(label, grounds, TOLD)) return label
+  const untold = grounds.filter((ground) => fills.some((fill) => !reads(fill, [ground], TOLD)))
+  if (reads(edge, untold, TOLD)) return edge
+  return chooser.choose({
+    on: untold,
+    needs: TOLD,
+    opaque: true,
+    cost: (ink) => shading(ink) + inkDistance(ink, edge),
+  })
+}
 
 /** Told by an outline or by a pale fill, in the colour that fills it when it is pointed at. */
 function fillingButton(setting: Setting, edge: Ink): MainInks {
@@ -141,7 +153,7 @@ function fillingButton(setting: Setting, edge: Ink): MainInks {
   return {
     buttonFill: fill,
     buttonLabel: label,
-    buttonLine: known.buttonLine ?? lineOf(setting, label, edge),
+    buttonLine: known.buttonLine ?? lineOf(setting, [fill, hoverFill], label, edge),
     buttonHoverFill: hoverFill,
     buttonHoverLabel: buttonHoverLabel ?? labelOn(setting, hoverFill),
   }
@@ -160,7 +172,7 @@ function underlinedButton(
   return {
     buttonFill: fill,
     buttonLabel: label,
-    buttonLine: known.buttonLine ?? lineOf(setting, label, edge),
+    buttonLine: known.buttonLine ?? lineOf(setting, [fill, hoverFill], label, edge),
     buttonHoverFill: hoverFill,
     buttonHoverLabel:
       known.buttonHoverLabel ?? wordsIn(setting, linkHover, footingsOf(hoverFill, grounds)),

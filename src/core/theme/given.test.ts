@@ -104,3 +104,17 @@ test('around what is given, a pair fails only where nothing can help: any palett
   )
   expect(count).toBeGreaterThan(120)
 })
+
+test('where neither the fill nor the words tell a button from ground and cards, its line does', () => {
+  const deepBlue = { r: 0, g: 0.1098, b: 0.6275, alpha: 1 }
+  const given = {
+    surface: { r: 0, g: 0.1686, b: 0.8078, alpha: 1 },
+    buttonLabel: { r: 0.3686, g: 0.9922, b: 0.1569, alpha: 1 },
+  }
+  const palette = [{ id: 's0', color: deepBlue }]
+  for (const form of buttonForms) {
+    const make = themeGenerator(palette, form)
+    const made = make({ value: '#ffffff' }, { r: 1, g: 1, b: 1, alpha: 1 }, givenRoles(given))
+    expect(vanishing((id) => colorOfDecision(palette, made[id]))).toEqual([])
+  }
+})
