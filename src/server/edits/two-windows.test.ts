@@ -7,7 +7,8 @@ import { createSync, type SiteSync, type SiteTransport } from '@/core/sync'
 import { localOwner } from '../access'
 import { closeTestDatabase, openTestDatabase, siteId } from '../database/database.fixture'
 import { beginJob, closeQueue, jobState, stepOrJob, workOn } from '../jobs'
-import { hearNews, stopHearing } from '../live'
+import { select } from '../database/sets'
+import { announce, hearNews, stopHearing } from '../live'
 import { loadWhole } from '../records'
 import { loadPage, loadSite, openSite, siteCounts } from '../sites'
 import { changesSince, saveEdits } from '.'
@@ -107,6 +108,30 @@ async function act(sync: SiteSync, edit: object): Promise<void> {
     if (wanted) sync.dispatch(wanted)
   }
 }
+
+test('who hears again soon does so by the connection that was there', async () => {
+  const ears = async () => {
+    const rows = await select<{ pid: number }>(
+      `select pid from pg_stat_activity where query = 'listen easel' and datname = current_database()`,
+      [],
+    )
+    return rows.map(({ pid }) => pid)
+  }
+  const heardOnce = () =>
+    new Promise<() => void>((resolve) => {
+      const stop = hearNews(() => resolve(stop))
+    })
+  const first = await heardOnce()
+  first()
+  const [ear, ...others] = await ears()
+  expect(ear).toBeGreaterThan(0)
+  expect(others).toEqual([])
+  const heard = new Promise<void>((resolve) => hearNews(() => resolve()))
+  await announce({ what: 'present', site: siteId })
+  await heard
+  expect(await ears()).toEqual([ear])
+  await stopHearing()
+})
 
 test('two windows on the real database, edits, steps and sweeps mixed: both end with the stored bytes', async () => {
   const seed = Number(process.env.SEED ?? Math.floor(Math.random() * 1e9))

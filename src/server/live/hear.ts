@@ -20,11 +20,15 @@ interface Ear {
   readonly hearers: Set<Hearer>
   client?: pg.Client
   closed: boolean
+  /** Closes it when nobody has heard for a while. */
+  resting?: NodeJS.Timeout
 }
 const held = globalThis as { easelEar?: Ear }
 
 /** Waits between tries to hear again, in milliseconds. */
 const RETRY = 1000
+/** How long an ear stays open that nobody hears with, in milliseconds: most who stop are soon followed by others. */
+const REST = 60_000
 
 async function listen(ear: Ear): Promise<void> {
   const client = new pg.Client({ connectionString: process.env.DATABASE_URL })
@@ -58,10 +62,13 @@ async function listen(ear: Ear): Promise<void> {
 export function hearNews(hearer: Hearer): () => void {
   const ear = (held.easelEar ??= { hearers: new Set(), closed: false })
   ear.hearers.add(hearer)
+  clearTimeout(ear.resting)
   if (!ear.client) void listen(ear)
   return () => {
     ear.hearers.delete(hearer)
-    if (ear.hearers.size === 0) void stopHearing()
+    if (ear.closed || ear.hearers.size) return
+    clearTimeout(ear.resting)
+    ear.resting = setTimeout(() => void stopHearing(), REST).unref()
   }
 }
 
@@ -70,5 +77,6 @@ export async function stopHearing(): Promise<void> {
   delete held.easelEar
   if (!ear) return
   ear.closed = true
+  clearTimeout(ear.resting)
   await ear.client?.end().catch(() => undefined)
 }
