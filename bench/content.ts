@@ -150,20 +150,32 @@ async function benchLibrary(): Promise<void> {
   )
 }
 
-const TABLES = ['sites', 'contents', 'records', 'uses', 'bands', 'looks'] as const
+const TABLES = [
+  'sites',
+  'contents',
+  'records',
+  'use_groups',
+  'use_spots',
+  'bands',
+  'looks',
+] as const
 
 /** Writes the rows of a site once more, as they are, and copies as many files as it has pictures. */
 async function bareInserts(site: string, files: readonly string[]): Promise<number> {
   const rows = new Map<string, unknown[]>()
   for (const table of TABLES) {
     const key = table === 'sites' ? 'id' : 'site_id'
+    const isOfSite =
+      table === 'use_spots'
+        ? 'record in (select no from records where site_id = $1)'
+        : `${key} = $1`
     const found = await select<{ row: Record<string, unknown> }>(
-      `select to_json(t) as row from ${table} t where ${key} = $1`,
+      `select to_json(t) as row from ${table} t where ${isOfSite}`,
       [site],
     )
     const copied = found.map(({ row }) => ({
       ...row,
-      [key]: 'bare',
+      ...(table === 'use_spots' ? {} : { [key]: 'bare' }),
       ...(row.no === undefined ? {} : { no: Number(row.no) + 1_000_000_000 }),
       ...(row.record === undefined ? {} : { record: Number(row.record) + 1_000_000_000 }),
     }))

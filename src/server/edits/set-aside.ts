@@ -9,6 +9,8 @@ import { Cancelled, type Run } from './wide-plan'
 
 /** Records that are in memory at the same time. */
 const AT_ONCE = 40
+/** Pages that the database exchanges in one statement: none of them is in memory here. */
+const EXCHANGED_AT_ONCE = 100
 /** Statements that the database works on at the same time, where they do not hang on each other. */
 const HANDS = 2
 
@@ -97,8 +99,8 @@ async function exchangePages<Ready>(
   if (!exchange?.rows.length) return pages
   const done = new Set<string>()
   const first = tally.numbers(pages.length)
-  // Few enough that all hands end at about the same time.
-  const size = Math.min(AT_ONCE, Math.ceil(pages.length / (2 * HANDS)))
+  // All hands end at about the same time; between two statements they may have to wait for what is thought here.
+  const size = Math.min(EXCHANGED_AT_ONCE, Math.ceil(pages.length / HANDS))
   const starts = Array.from({ length: Math.ceil(pages.length / size) }, (_, i) => i * size)
   // Whoever is free takes the next ones.
   const next = starts.values()

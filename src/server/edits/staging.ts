@@ -3,7 +3,8 @@ import type { Change } from '@/core/changes'
 import type { RecordRef } from '@/core/site'
 import { insertLong, insertRows, select, survey, type Columns } from '../database/sets'
 import { putContents, type Written } from '../records'
-import { bandColumns, lookColumns, readersVersion, useColumns } from '../uses/rows'
+import { bandColumns, lookColumns, useColumns } from '../uses/columns'
+import { readersVersion } from '../uses/rows'
 import {
   everywhereColumns,
   stagedTables,

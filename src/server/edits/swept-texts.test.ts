@@ -93,20 +93,32 @@ test('pages whose texts tell what they become, and those that are read, are what
   expect(done).toBeGreaterThan(4)
 })
 
-/** The first page with a decision that an element holds of its own, and all changes that exchange it. */
+/** Gives the words of two paragraphs of a page these colours: what sweeps at random left there may be anything. */
+async function paintTwo(values: readonly [string, string]): Promise<Page['id']> {
+  const { pages } = await loadWhole(siteId)
+  const paragraphs = ({ body }: Page) =>
+    Object.values(body.elements).filter(({ kind }) => kind === 'paragraph')
+  const page = Object.values(pages).find((each) => paragraphs(each).length > 1)!
+  const settings = values.map((value, i) => ({
+    on: { doc: page.id, element: paragraphs(page)[i]!.id },
+    key: 'text',
+    state: 'rest',
+    value: { value },
+  }))
+  expect(await save({ type: 'setLooks', settings })).toMatchObject({ ok: true })
+  return page.id
+}
+
+/** A page with a decision that two elements hold of their own, and all changes that exchange it. */
 async function exchangedPage(to: unknown) {
+  const id = await paintTwo(['#0a0b0c', '#0a0b0c'])
   const { frame, pages } = await loadWhole(siteId)
-  for (const page of Object.values(pages)) {
-    const uses = usesInSite(frame, [page]).filter(
-      ({ place, path, start }) => place === 'content' && path[3] === 'looks' && start === undefined,
-    )
-    const text = uses[0] && canonicalJson(uses[0].decision)
-    const changes = uses
-      .filter(({ decision }) => canonicalJson(decision) === text)
-      .map(({ path, decision }) => ({ path: [...path], from: decision, to }) as Change)
-    if (changes.length > 1) return { page, changes }
-  }
-  throw new Error('no such page')
+  const page = pages[id]!
+  const changes = usesInSite(frame, [page])
+    .filter(({ text, start }) => text === '#0a0b0c' && start === undefined)
+    .map(({ path, decision }) => ({ path: [...path], from: decision, to }) as Change)
+  expect(changes).toHaveLength(2)
+  return { page, changes }
 }
 
 const stored = (page: Page, read = () => page) => ({
@@ -155,27 +167,8 @@ test('what is no decision, or no longer what was stored, is refused as everywher
 })
 
 test('looks of one page that swap their colours are each counted as what they come to', async () => {
-  const docs = await loadWhole(siteId)
-  const [page] = Object.values(docs.pages).filter(
-    ({ body }) =>
-      Object.values(body.elements).filter(({ kind }) => kind === 'paragraph').length > 1,
-  )
-  const [a, b] = Object.values(page!.body.elements).filter(({ kind }) => kind === 'paragraph')
   const values = ['#102030', '#a0b0c0'] as const
-  const saved = await save(
-    ...[a!, b!].map(({ id }, i) => ({
-      type: 'setLooks',
-      settings: [
-        {
-          on: { doc: page!.id, element: id },
-          key: 'text',
-          state: 'rest',
-          value: { value: values[i] },
-        },
-      ],
-    })),
-  )
-  expect(saved).toMatchObject({ ok: true })
+  await paintTwo(values)
   const pairs = [values, [...values].reverse()].map(([value, to]) => ({
     from: { value, within: 0 },
     to: { value: to },

@@ -17,6 +17,7 @@ import * as exchangedTexts from './013-exchanged-texts'
 import * as textsExchangedWhole from './014-texts-exchanged-whole'
 import * as answersOfPlans from './015-answers-of-plans'
 import * as packedQuickly from './016-packed-quickly'
+import * as groupsOfUses from './017-groups-of-uses'
 
 interface Migration {
   readonly up: (query: QueryInterface) => Promise<void>
@@ -41,6 +42,7 @@ const migrations: Readonly<Record<string, Migration>> = {
   '014-texts-exchanged-whole': textsExchangedWhole,
   '015-answers-of-plans': answersOfPlans,
   '016-packed-quickly': packedQuickly,
+  '017-groups-of-uses': groupsOfUses,
 }
 
 export const migrationNames = Object.keys(migrations)

@@ -50,6 +50,7 @@ test('a database of the version before comes up with everything that was in it',
     '014-texts-exchanged-whole',
     '015-answers-of-plans',
     '016-packed-quickly',
+    '017-groups-of-uses',
   ])
   expect(await bringUpToDate()).toBeGreaterThan(10)
   const docs = await loadWhole(site)

@@ -73,7 +73,7 @@ interface Source {
 /** The shades that pages refer to: one question to the index. */
 async function shadesOf(siteId: string, transaction: Transaction): Promise<ColorDecision[]> {
   const rows = await select<{ slot: SlotId; shade: string }>(
-    `select distinct u.slot, u.shade from uses u join records r on r.no = u.record
+    `select distinct u.slot, u.shade from use_groups u join records r on r.no = u.record
      where u.site_id = $1 and r.kind = 'page' and u.shade is not null`,
     [siteId],
     transaction,

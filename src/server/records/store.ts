@@ -213,7 +213,7 @@ const indexesOf = (writes: readonly ReadyWrite[], numbers: ReadonlyMap<string, N
 
 /** From so many records on, a site that comes changes what the database knows of its tables. */
 const MANY_RECORDS = 40
-const SURVEYED = ['records', 'contents', 'uses', 'bands', 'looks']
+const SURVEYED = ['records', 'contents', 'use_groups', 'use_spots', 'bands', 'looks']
 
 /** Puts the records of a site that has none yet: nothing of it need be looked for. */
 export async function putFirstRecords(

@@ -6,7 +6,7 @@ import { database } from '../database/connection'
 import { models } from '../database/models'
 import { tell } from '../database/sets'
 import { loadFrame, writeRecords } from '../records'
-import { indexColumns, indexTables } from '../uses/rows'
+import { tableColumns } from '../uses/columns'
 import { createSite, type NewSite } from './create'
 import { designDocs } from './design'
 import { newSite } from './new-site'
@@ -28,13 +28,12 @@ async function copyRecords(from: string, to: string, transaction: Transaction): 
     both,
     transaction,
   )
-  for (const table of indexTables) {
-    const columns = Object.keys(indexColumns[table]).filter(
-      (name) => name !== 'record' && name !== 'site_id',
-    )
+  for (const [table, columns] of Object.entries<object>(tableColumns)) {
+    const names = Object.keys(columns)
+    const there: Record<string, string> = { record: 'fresh.no', site_id: 'fresh.site_id' }
     await tell(
-      `insert into ${table} (record, site_id, ${columns.join(', ')})
-       select fresh.no, $2, ${columns.map((name) => `l.${name}`).join(', ')}
+      `insert into ${table} (${names.join(', ')})
+       select ${names.map((name) => there[name] ?? `l.${name}`).join(', ')}
        from ${table} l join records old on old.no = l.record
          join records fresh on fresh.site_id = $2 and fresh.kind = old.kind and fresh.id = old.id
        where old.site_id = $1`,

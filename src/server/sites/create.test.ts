@@ -33,7 +33,7 @@ test('after a large site came the database knows how much there is, and need not
       transaction,
     ),
   )
-  for (const table of ['records', 'contents', 'uses', 'bands', 'looks']) {
+  for (const table of ['records', 'contents', 'use_groups', 'use_spots', 'bands', 'looks']) {
     const [there] = await select<{ count: number }>(
       `select count(*)::int as count from ${table}`,
       [],

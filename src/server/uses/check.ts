@@ -3,7 +3,8 @@ import type { RecordKind } from '@/core/site'
 import { atOneMoment } from '../database/connection'
 import { select } from '../database/sets'
 import { readContent, type Content } from '../records/stored'
-import { indexOf, indexTables, rowKeys, type RecordIndex } from './rows'
+import { indexTables, rowKeys } from './columns'
+import { indexOf, type RecordIndex } from './rows'
 
 /** A record beside which something else is kept than the readers say of it. */
 export interface IndexFault {
@@ -52,6 +53,20 @@ async function miscounted(siteId?: string): Promise<IndexFault[]> {
   return rows.map(({ site }) => ({ site, record: 'all pages together', table: 'looks' }))
 }
 
+/** Records whose groups of uses are not what is counted of them, or hold texts beside decisions. */
+async function misgrouped(siteId?: string): Promise<IndexFault[]> {
+  const rows = await select<{ site: string; record: string }>(
+    `select distinct g.site_id as site, r.kind || '/' || r.id as record
+     from use_groups g join records r on r.no = g.record
+       left join (select record, g, count(*) as count, bool_and(start is not null) as all_text,
+         bool_or(start is not null) as any_text from use_spots group by record, g) s using (record, g)
+     where (g.count, g.is_text, g.is_text) is distinct from (s.count, s.all_text, s.any_text)
+       and ($1::text is null or g.site_id = $1)`,
+    [siteId ?? null],
+  )
+  return rows.map((row) => ({ ...row, table: 'uses' }))
+}
+
 /**
  * Compares what is kept beside every record with what the readers say of it;
  * of one site, or of all. Gives the faults, and how many records were read.
@@ -82,7 +97,10 @@ export async function checkIndex(
       }
       return rows
     })
-    if (batch.length === 0) return { records, faults: [...faults, ...(await miscounted(siteId))] }
+    if (batch.length === 0) {
+      faults.push(...(await misgrouped(siteId)), ...(await miscounted(siteId)))
+      return { records, faults }
+    }
     records += batch.length
     last = batch.at(-1)!.no
   }

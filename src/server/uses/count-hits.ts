@@ -90,14 +90,12 @@ export async function countHits(
 ): Promise<{ readonly hits: CountedHits; readonly same: readonly Same[] }> {
   const { sql, bind } = whereUses(question, 2)
   const rows = await select<Counted>(
-    `select c.*, r.kind, r.id, ${TITLE} as title from (
-       select u.record, u.place, u.object, u.paints, u.state, u.slot, u.shade, u.written, u.css,
-         u.escape, u.bindable, u.start is not null as is_text, count(*)::int as count
-       from uses u where u.site_id = $1 and ${sql}
-       group by 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12) c
-       join records r on r.no = c.record
-     order by array_position($${2 + bind.length}::text[], c.place), r.position nulls first, r.id,
-       c.object, c.paints, c.state`,
+    `select u.record, u.place, u.object, u.paints, u.state, u.slot, u.shade, u.written, u.css,
+       u.escape, u.bindable, u.is_text, u.count, r.kind, r.id, ${TITLE} as title
+     from use_groups u join records r on r.no = u.record
+     where u.site_id = $1 and ${sql}
+     order by array_position($${2 + bind.length}::text[], u.place), r.position nulls first, r.id,
+       u.object, u.paints, u.state`,
     [siteId, ...bind, placeIds],
     transaction,
   )

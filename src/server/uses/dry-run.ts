@@ -54,7 +54,7 @@ async function countSite(
 ): Promise<WholeSite | undefined> {
   const [site] = await select<WholeSite>(
     `select revision, (select count(*)::int from records where site_id = $1 and kind = 'page') as pages,
-       (select count(*)::int from uses
+       (select coalesce(sum(count), 0)::int from use_groups
         where site_id = $1 and color is not null and place <> 'palette') as loose
      from sites where id = $1`,
     [siteId],

@@ -44,7 +44,6 @@ export type ExchangedRow = Pick<UseRow, 'path' | 'color' | 'slot' | 'shade' | 'w
 export interface EverywhereRow extends Omit<ExchangedRow, 'path'> {
   readonly from_text: string
   readonly to_text: string
-  readonly from_color: string | null
   readonly from_slot: string | null
   readonly from_shade: string | null
   readonly from_written: string
@@ -53,7 +52,6 @@ export interface EverywhereRow extends Omit<ExchangedRow, 'path'> {
 export const everywhereColumns: Columns<EverywhereRow> = {
   from_text: 'text',
   to_text: 'text',
-  from_color: 'text',
   from_slot: 'text',
   from_shade: 'text',
   from_written: 'text',
@@ -116,11 +114,10 @@ const exchangedRow = ({ path, decision }: ExchangedDecision): ExchangedRow => ({
 
 /** How an exchange of decisions is told to the database. */
 export function everywhereRow({ from, to }: Pick<TextExchange, 'from' | 'to'>): EverywhereRow {
-  const { color, slot, shade, written } = writtenRow(writtenDecision(from))
+  const { slot, shade, written } = writtenRow(writtenDecision(from))
   return {
     from_text: canonicalJson(from),
     to_text: canonicalJson(to),
-    from_color: color,
     from_slot: slot,
     from_shade: shade,
     from_written: written,

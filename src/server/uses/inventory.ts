@@ -46,13 +46,13 @@ function whereFits({ place, doc, object, paints, state }: UseFilter) {
 }
 
 /** Every colour in use with how often, how it is written and where: one question to the index. */
-export const inventorySql = (where: string) => `
+const inventorySql = (where: string) => `
   select color, slot, sum(count)::int as count, sum(bindable)::int as bindable,
     (array_agg(written order by count desc, written) filter (where slot is null))[1:${MOST_WRITTEN}] as written,
     array_agg(distinct place) as places
   from (
-    select color, slot, written, place, count(*) as count,
-      count(*) filter (where bindable) as bindable from uses u
+    select color, slot, written, place, sum(count) as count,
+      coalesce(sum(count) filter (where bindable), 0) as bindable from use_groups u
     where ${where} group by color, slot, written, place
   ) each group by color, slot`
 
@@ -109,8 +109,9 @@ export function leftovers(actor: Actor, siteId: string): Promise<Result<Leftover
       }),
     )
     const counted = await select<{ color: string; count: number; bindable: number }>(
-      `select color, count(*)::int as count, (count(*) filter (where bindable))::int as bindable
-       from uses where site_id = $1 and color = any($2::text[]) and place <> 'palette' group by color`,
+      `select color, sum(count)::int as count,
+         coalesce(sum(count) filter (where bindable), 0)::int as bindable
+       from use_groups where site_id = $1 and color = any($2::text[]) and place <> 'palette' group by color`,
       [siteId, [...left.keys()]],
       transaction,
     )
@@ -125,7 +126,7 @@ export function slotUses(actor: Actor, siteId: string, slot: string): Promise<Re
     const found = await siteFor(actor, 'read', siteId, transaction)
     if (!found.ok) return found
     const rows = await select<{ place: PlaceId; count: number }>(
-      `select place, count(*)::int as count from uses
+      `select place, sum(count)::int as count from use_groups
        where site_id = $1 and slot = $2 group by place order by place`,
       [siteId, slot],
       transaction,

@@ -1,14 +1,8 @@
 import type { Transaction } from 'sequelize'
-import { insertRows, tell } from '../database/sets'
-import {
-  indexColumns,
-  indexTables,
-  rowKeys,
-  type Kept,
-  type RecordIndex,
-  type useColumns,
-  type UseRow,
-} from './rows'
+import { columnsOf, insertRows, tell } from '../database/sets'
+import { bandColumns, indexColumns, lookColumns, rowKeys, useColumns, type Kept } from './columns'
+import { countGroups, putUses } from './put-uses'
+import type { RecordIndex } from './rows'
 
 export interface IndexOfRecord {
   readonly no: string
@@ -16,7 +10,7 @@ export interface IndexOfRecord {
 }
 
 /** Rows of many records as one list. */
-export function keptRows<K extends keyof RecordIndex>(
+function keptRows<K extends keyof RecordIndex>(
   siteId: string,
   indexes: readonly IndexOfRecord[],
   table: K,
@@ -27,7 +21,7 @@ export function keptRows<K extends keyof RecordIndex>(
 }
 
 /** Puts a row in the place of one that is other; one that is alike is not written. */
-export function exchange(table: keyof RecordIndex): string {
+export function exchange(table: 'bands' | 'looks'): string {
   const columns = Object.keys(indexColumns[table]).filter((name) => name !== 'record')
   const [old, fresh] = [table, 'excluded'].map((from) => columns.map((name) => `${from}.${name}`))
   return `on conflict (record, ${rowKeys[table]}) do update
@@ -35,35 +29,61 @@ export function exchange(table: keyof RecordIndex): string {
     where (${old}) is distinct from (${fresh})`
 }
 
-/** Puts what is kept beside records that had nothing kept beside them. */
+/** Uses at a time: what each comes to is looked up among those that are kept. */
+const USES_AT_ONCE = 5000
+
+/**
+ * Puts all that is kept beside some records; what stands there under the same number or key is
+ * exchanged. Gives how many statements the uses took.
+ */
+async function putRows(
+  siteId: string,
+  indexes: readonly IndexOfRecord[],
+  transaction: Transaction,
+): Promise<number> {
+  const uses = keptRows(siteId, indexes, 'uses')
+  for (let at = 0; at < uses.length; at += USES_AT_ONCE) {
+    const some = columnsOf(useColumns, uses.slice(at, at + USES_AT_ONCE))
+    const source = `select * from ${some.unnest()} as given (${some.names.join(', ')})`
+    await tell(putUses(source), some.bind, transaction)
+  }
+  const bands = keptRows(siteId, indexes, 'bands')
+  await insertRows('bands', bandColumns, bands, transaction, exchange('bands'))
+  const looks = keptRows(siteId, indexes, 'looks')
+  await insertRows('looks', lookColumns, looks, transaction, exchange('looks'))
+  return Math.ceil(uses.length / USES_AT_ONCE)
+}
+
+const countAll = (indexes: readonly IndexOfRecord[], transaction: Transaction) =>
+  countGroups('select unnest($1::bigint[])', [indexes.map(({ no }) => no)], transaction)
+
+/** Puts what is kept beside records that had nothing kept beside them: what comes in one statement is counted as it comes. */
 export async function addIndexes(
   siteId: string,
   indexes: readonly IndexOfRecord[],
   transaction: Transaction,
 ): Promise<void> {
-  for (const table of indexTables) {
-    const columns = indexColumns[table] as typeof useColumns
-    const rows = keptRows(siteId, indexes, table) as Array<Kept<UseRow>>
-    await insertRows(table, columns, rows, transaction)
-  }
+  const statements = await putRows(siteId, indexes, transaction)
+  if (statements > 1) await countAll(indexes, transaction)
 }
+
+/** The table whose rows, counted through, stand for those of an index. */
+export const numberedTables = { uses: 'use_spots', bands: 'bands' } as const
 
 /** Takes rows away that are not among those that records come to have: numbers from their count on, or other looks. */
 async function removeRows(
-  table: keyof RecordIndex,
   indexes: readonly IndexOfRecord[],
   transaction: Transaction,
 ): Promise<void> {
   const numbers = indexes.map(({ no }) => no)
-  if (table !== 'looks') {
-    const counts = indexes.map(({ index }) => index[table].length)
+  for (const each of ['uses', 'bands'] as const) {
+    const counts = indexes.map(({ index }) => index[each].length)
     await tell(
-      `delete from ${table} l using unnest($1::bigint[], $2::int[]) as kept (record, count)
+      `delete from ${numberedTables[each]} l using unnest($1::bigint[], $2::int[]) as kept (record, count)
        where l.record = kept.record and l.n >= kept.count`,
       [numbers, counts],
       transaction,
     )
-    return
   }
   const kept = indexes.flatMap(({ no, index }) => index.looks.map(({ key }) => [no, key] as const))
   await tell(
@@ -81,10 +101,7 @@ export async function replaceIndexes(
   transaction: Transaction,
 ): Promise<void> {
   if (indexes.length === 0) return
-  for (const table of indexTables) {
-    await removeRows(table, indexes, transaction)
-    const columns = indexColumns[table] as typeof useColumns
-    const rows = keptRows(siteId, indexes, table) as Array<Kept<UseRow>>
-    await insertRows(table, columns, rows, transaction, exchange(table))
-  }
+  await removeRows(indexes, transaction)
+  await putRows(siteId, indexes, transaction)
+  await countAll(indexes, transaction)
 }

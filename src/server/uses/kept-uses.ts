@@ -3,7 +3,8 @@ import type { DocId, RecordKind } from '@/core/site'
 import type { Use } from '@/core/uses'
 import type { UseQuestion } from '@/core/wide'
 import { select } from '../database/sets'
-import { decisionReader, useColumns, useOfRow, type Decided, type UseRow } from './rows'
+import { useColumns } from './columns'
+import { decisionReader, useOfRow, type Decided, type UseRow } from './rows'
 import { whereUses } from './questions'
 
 export interface KeptUse {
@@ -51,8 +52,8 @@ export async function decidedOnPages(
 ): Promise<Decided[]> {
   const { sql, bind } = whereUses(question, 2)
   const rows = await select<Pick<Row, 'written' | 'slot' | 'shade'>>(
-    `select distinct u.written, u.slot, u.shade from uses u join records r on r.no = u.record
-     where u.site_id = $1 and r.kind = 'page' and u.start is null and ${sql}`,
+    `select distinct u.written, u.slot, u.shade from use_groups u join records r on r.no = u.record
+     where u.site_id = $1 and r.kind = 'page' and not u.is_text and ${sql}`,
     [siteId, ...bind],
     transaction,
   )

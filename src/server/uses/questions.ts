@@ -34,9 +34,9 @@ export async function looseColors(siteId: string, transaction?: Transaction): Pr
   // One step of the index for each colour rather than one for each use.
   const rows = await select<{ color: string }>(
     `with recursive found (color) as (
-       (select color from uses where site_id = $1 and color is not null order by color limit 1)
+       (select color from use_groups where site_id = $1 and color is not null order by color limit 1)
        union all
-       select (select u.color from uses u
+       select (select u.color from use_groups u
                where u.site_id = $1 and u.color > found.color order by u.color limit 1)
        from found where found.color is not null
      )
@@ -47,7 +47,7 @@ export async function looseColors(siteId: string, transaction?: Transaction): Pr
   return rows.map(({ color }) => color)
 }
 
-/** Conditions on rows of `uses` (as `u`) of a site, `$1` where nothing else is said; values are counted from `first`. */
+/** Conditions on rows of `uses` or `use_groups` (as `u`) of a site, `$1` where nothing else is said; values are counted from `first`. */
 export function whereUses(
   { slots, colors, paints, page }: UseQuestion,
   first: number,
@@ -119,7 +119,7 @@ export async function reachedRecords(
     const { sql, bind } = whereUses(uses, 3)
     // Found first: in one with the records they would be looked for again for each.
     await add(
-      `r.no = any(array(select distinct u.record from uses u where u.site_id = $1 and ${sql}))`,
+      `r.no = any(array(select distinct u.record from use_groups u where u.site_id = $1 and ${sql}))`,
       bind,
     )
   }

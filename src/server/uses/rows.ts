@@ -23,7 +23,6 @@ import {
   type CountedLook,
   type Use,
 } from '@/core/uses'
-import type { Columns } from '../database/sets'
 import { hashOf } from '../records/stored'
 import { vectorText } from '../storage'
 
@@ -52,7 +51,7 @@ export interface UseRow {
   readonly owner: string
   readonly bindable: boolean
 }
-interface BandRow {
+export interface BandRow {
   readonly n: number
   readonly section: string
   readonly kind: Placed<BandEntry>['kind']
@@ -62,7 +61,7 @@ interface BandRow {
   readonly hidden: boolean
 }
 /** A look of a record; none of them stands there twice, and they have no order. */
-interface LookRow {
+export interface LookRow {
   readonly key: string
   readonly look: string
   readonly count: number
@@ -235,53 +234,3 @@ export const indexHash = (
 ): string => (kind === 'frame' ? hashOf(JSON.stringify(index())) : pageIndexHash(contentHash))
 
 export const pageIndexHash = (contentHash: string): string => `${readersVersion} ${contentHash}`
-
-export type Kept<Row> = Row & { readonly record: string; readonly site_id: string }
-
-export const useColumns: Columns<Kept<UseRow>> = {
-  record: 'bigint',
-  site_id: 'text',
-  n: 'int',
-  place: 'text',
-  color: 'text',
-  slot: 'text',
-  shade: 'text',
-  written: 'text',
-  css: 'text',
-  escape: 'text',
-  object: 'text',
-  property: 'text',
-  state: 'text',
-  paints: 'text',
-  path: 'text',
-  start: 'int',
-  context: 'text',
-  context_at: 'int',
-  label: 'text',
-  owner: 'text',
-  bindable: 'boolean',
-}
-export const bandColumns: Columns<Kept<BandRow>> = {
-  record: 'bigint',
-  site_id: 'text',
-  n: 'int',
-  section: 'text',
-  kind: 'text',
-  name: 'text',
-  theme: 'text',
-  fill: 'text',
-  hidden: 'boolean',
-}
-export const lookColumns: Columns<Kept<LookRow>> = {
-  record: 'bigint',
-  site_id: 'text',
-  key: 'text',
-  look: 'text',
-  count: 'int',
-}
-
-export const indexColumns = { uses: useColumns, bands: bandColumns, looks: lookColumns } as const
-export const indexTables = Object.keys(indexColumns) as Array<keyof RecordIndex>
-
-/** What tells the rows beside one record apart: their number, or what they say. */
-export const rowKeys = { uses: 'n', bands: 'n', looks: 'key' } as const
