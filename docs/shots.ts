@@ -202,7 +202,7 @@ const shots: readonly Shot[] = [
       await page
         .getByRole('combobox', { name: 'Typeface of headings' })
         .selectOption({ label: 'Unbounded' })
-      await page.getByText('three widths').waitFor({ timeout: 30_000 })
+      await page.getByText('three widths').waitFor({ timeout: 90_000 })
     },
   },
 ]
@@ -218,6 +218,14 @@ for (const { name, dark, take } of shots) {
   const page = await context.newPage()
   await take(page)
   await page.waitForTimeout(500)
+  // Faces that come late would show others in their place; a frame that went meanwhile has none.
+  await Promise.all(
+    page
+      .frames()
+      .map((frame) =>
+        frame.evaluate(() => document.fonts.ready.then(() => true)).catch(() => false),
+      ),
+  )
   await page.screenshot({ path: path.join(import.meta.dirname, 'screenshots', `${name}.png`) })
   await context.close()
 }

@@ -91,7 +91,7 @@ export function EditList() {
             key={entries![index]!.revision}
             ref={measure}
             data-index={index}
-            className="absolute inset-x-0 top-0 grid grid-cols-[4rem_minmax(0,1fr)_auto] gap-3 border-b border-edge py-1.5"
+            className="absolute inset-x-0 top-0 grid grid-cols-[4rem_minmax(0,1fr)_auto] items-baseline gap-3 border-b border-edge py-1.5"
             style={{ transform: `translateY(${top}px)` }}
           >
             <Entry entry={entries![index]!} />

@@ -95,18 +95,10 @@ function OwnColors({ text, colors, wrong, onText, onWrong }: OwnColorsProps) {
   )
 }
 
-function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
+/** Opens a site once it is begun, or says why it is not. */
+function useOpening(onWrong: (words: string) => void) {
   const router = useRouter()
-  const [name, setName] = useState('')
-  const [text, setText] = useState('')
-  const [fonts, setFonts] = useState<string>()
-  const [origin, setOrigin] = useState<Origin>(from ? { site: from.id } : { design: 'empty' })
   const [busy, setBusy] = useState(false)
-  const [wrong, setWrong] = useState<Wrong>()
-  const { colors, isRead } = readColors(text)
-  const own = 'design' in origin
-
-  /** Opens a site once it is begun, or says why it is not. */
   const open = async <T extends SiteName>(
     beginning: () => Promise<Result<T>>,
     tell: (begun: T) => void = () => undefined,
@@ -118,16 +110,47 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
       return router.push(`/sites/${result.value.id}`)
     }
     setBusy(false)
-    return setWrong({ at: 'all', words: problemWords(result.problem) })
+    return onWrong(problemWords(result.problem))
   }
+  return { busy, open }
+}
+
+interface FromArchiveProps {
+  readonly open: ReturnType<typeof useOpening>['open']
+}
+
+/** The way for a site that was kept as a file; what of it is not kept is told. */
+function FromArchive({ open }: FromArchiveProps) {
+  const take = (file: File) =>
+    open(
+      () => beginFromArchive(file),
+      ({ leftOut }) => tellLeftOut(leftOut),
+    )
+  return (
+    <FileButton accept=".zip,application/zip" onTake={(file) => void take(file)}>
+      <span className="font-semibold">From an archive</span>
+      <span className="text-xs text-soft">a site that was kept as a file</span>
+    </FileButton>
+  )
+}
+
+const NO_COLOR =
+  'This is no colour. Type #2f6f62, teal, rgb(47 111 98) or the like, or leave it empty.'
+
+function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
+  const [name, setName] = useState('')
+  const [text, setText] = useState('')
+  const [fonts, setFonts] = useState<string>()
+  const [origin, setOrigin] = useState<Origin>(from ? { site: from.id } : { design: 'empty' })
+  const [wrong, setWrong] = useState<Wrong>()
+  const { busy, open } = useOpening((words) => setWrong({ at: 'all', words }))
+  const { colors, isRead } = readColors(text)
+  const own = 'design' in origin
+
   const begin = async () => {
     const read = readName(name)
     if (!read.ok) return setWrong({ at: 'name', words: read.wrong })
-    if (own && !isRead) {
-      const words =
-        'This is no colour. Type #2f6f62, teal, rgb(47 111 98) or the like, or leave it empty.'
-      return setWrong({ at: 'colors', words })
-    }
+    if (own && !isRead) return setWrong({ at: 'colors', words: NO_COLOR })
     const wanted: BeginRequest['from'] = own
       ? {
           ...origin,
@@ -137,11 +160,6 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
       : origin
     return open(() => beginSite({ name: read.name, from: wanted }))
   }
-  const takeArchive = (file: File) =>
-    open(
-      () => beginFromArchive(file),
-      ({ leftOut }) => tellLeftOut(leftOut),
-    )
   return (
     <form
       className="grid min-h-0 flex-1 grid-cols-[280px_minmax(0,1fr)] gap-6"
@@ -178,10 +196,7 @@ function BeginForm({ sites, from }: Pick<BeginSiteProps, 'sites' | 'from'>) {
             ? 'Every design is drawn in your colours as soon as there are any. Its themes are generated and readable; all of it can be changed.'
             : 'A copy begins as the other site is now, with a history of its own.'}
         </p>
-        <FileButton accept=".zip,application/zip" onTake={(file) => void takeArchive(file)}>
-          <span className="font-semibold">From an archive</span>
-          <span className="text-xs text-soft">a site that was kept as a file</span>
-        </FileButton>
+        <FromArchive open={open} />
         <Button type="submit" look="strong" disabled={busy} className="mt-2">
           {busy ? 'Beginning …' : 'Begin it'}
         </Button>
