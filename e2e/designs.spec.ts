@@ -40,9 +40,7 @@ test('a design is seen in one’s own colours before the site exists, and is beg
     .locator('label')
     .filter({ has: page.getByRole('radio', { name: /^Wheelhouse/ }) })
   const heading = card.locator('iframe').contentFrame().locator('.main-button').first()
-  await expect
-    .poll(() => heading.evaluate((node) => getComputedStyle(node).backgroundColor))
-    .toMatch(/rgb\((?:91, 42, 134|242, 183, 5)\)/)
+  await expect(heading).toHaveCSS('background-color', /rgb\((?:91, 42, 134|242, 183, 5)\)/)
   await expect(card.locator('iframe').contentFrame().locator('.wordmark')).toHaveText(
     'Spindle & Sons',
   )
