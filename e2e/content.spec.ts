@@ -308,3 +308,41 @@ test('two windows: words that both write are told; what is taken away meanwhile 
   for (let i = 0; i < 3; i += 1) await undo(page)
   await expect(stageFrame(page).locator('.quote-words', { hasText: 'Theirs' })).toHaveCount(0)
 })
+
+test('words that were on their way while others’ landed are shown in full, to be copied', async ({
+  page,
+  context,
+}) => {
+  await openPaint(page)
+  const other = await context.newPage()
+  await openPaint(other)
+  let letGo = () => {}
+  const held = new Promise<void>((done) => (letGo = done))
+  await page.route('**/edits', async (route) => {
+    await held
+    await route.continue()
+  })
+  const mine = 'Ours took long, on a line that was slow'
+  const replaced = async (window: Page, text: string) => {
+    await write(window, '.quote-words')
+    await window.keyboard.press('Control+a')
+    await window.keyboard.type(text)
+    await window.keyboard.press('Escape')
+  }
+  await replaced(page, mine)
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saving')
+  await replaced(other, 'Theirs')
+  await isSaved(other)
+  letGo()
+  const told = page.getByRole('alert').filter({ hasText: 'could not be kept' })
+  await expect(told).toContainText('the text was changed in the meantime')
+  await expect(told.getByRole('blockquote')).toHaveText(mine)
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await told.getByRole('button', { name: 'Copy it' }).click()
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toBe(mine)
+  await told.getByRole('button', { name: 'Understood' }).click()
+  await expect(stageFrame(page).locator('.quote-words', { hasText: 'Theirs' })).toBeVisible()
+  await other.close()
+  await undo(page)
+  await expect(stageFrame(page).locator('.quote-words', { hasText: 'Theirs' })).toHaveCount(0)
+})

@@ -2,7 +2,7 @@ import { current } from 'immer'
 import * as z from 'zod'
 import { isSame, type Json } from '../changes'
 import { isShown } from '../resolve'
-import { kindOf, wordFacets } from '../elements'
+import { kindOf, plainText, wordFacets, type Runs } from '../elements'
 import { bodyOf, docId, elementId, own, type DocId, type ElementId, type SiteDocs } from '../site'
 import { defineEdit, draftBody, pagesIn, type DraftBody, type EditProblem } from './edit'
 
@@ -82,6 +82,13 @@ export function reword(
   if (element.looks && Object.keys(element.looks).length === 0) delete element.looks
 }
 
+/** The words that are to stand there; undefined where it is something else, a table or a picture. */
+export function wordsTyped({ to }: Rewording): string | undefined {
+  if (typeof to === 'string') return to
+  const isRuns = Array.isArray(to) && to.every((run) => typeof (run as Runs[0])?.text === 'string')
+  return isRuns ? plainText(to as Runs) : undefined
+}
+
 export const setContent = defineEdit<z.infer<typeof setContentCommand>>({
   type: 'setContent',
   schema: setContentCommand,
@@ -91,4 +98,5 @@ export const setContent = defineEdit<z.infer<typeof setContentCommand>>({
     return body ? reword(body, command) : 'page-gone'
   },
   describe: ({ doc, element }, docs) => `${elementWords(docs, doc, element)} reworded`,
+  typed: wordsTyped,
 })

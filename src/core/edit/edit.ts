@@ -85,6 +85,8 @@ export interface EditKind<Command extends { readonly type: string }> {
   readonly apply: (draft: DraftDocs, command: Command) => EditProblem | undefined
   /** One line for people, told with the names that hold before the edit. */
   readonly describe: (command: Command, docs: SiteDocs) => string
+  /** What somebody typed, in full and without its form: told where it cannot be kept. Absent where `describe` tells all of it. */
+  readonly typed?: (command: Command) => string | undefined
 }
 
 export function defineEdit<Command extends { readonly type: string }>(

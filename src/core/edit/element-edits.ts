@@ -12,7 +12,7 @@ import {
   type ElementId,
   type SiteElement,
 } from '../site'
-import { elementWords, reword, rewording } from './content-edits'
+import { elementWords, reword, rewording, wordsTyped } from './content-edits'
 import {
   defineEdit,
   draftBody,
@@ -142,6 +142,10 @@ export const continueWords = defineEdit<z.infer<typeof continueWordsCommand>>({
     list.splice(list.indexOf(id) + 1, 0, ...ids)
   },
   describe: ({ doc, element }, docs) => `${elementWords(docs, doc, element)} continued`,
+  typed: (command) =>
+    [wordsTyped(command), ...command.after.map(({ kind, content }) => kindOf(kind).title(content))]
+      .filter(Boolean)
+      .join('\n'),
 })
 
 const joinWordsCommand = z.strictObject({
@@ -174,6 +178,7 @@ export const joinWords = defineEdit<z.infer<typeof joinWordsCommand>>({
   },
   describe: ({ doc, element, behind }, docs) =>
     `${elementWords(docs, doc, behind)} joined to ${elementWords(docs, doc, element)}`,
+  typed: wordsTyped,
 })
 
 const moveElementCommand = z.strictObject({

@@ -18,6 +18,7 @@ export const setCustomCss = defineEdit<z.infer<typeof setCustomCssCommand>>({
     frame.customCss = css
   },
   describe: () => 'Custom CSS changed',
+  typed: ({ css }) => css,
 })
 
 const setSiteIconCommand = z.strictObject({

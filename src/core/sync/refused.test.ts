@@ -1,6 +1,6 @@
 import type { Edit } from '../edit'
 import { mostSent, type Problem } from '../payloads'
-import { isInStep, modelServer, setSlot, settle } from './model-server.fixture'
+import { home, isInStep, modelServer, setSlot, settle } from './model-server.fixture'
 
 describe('an edit that the server will not have', () => {
   const bad = '#bad000'
@@ -118,4 +118,22 @@ describe('an edit that the server will not have', () => {
     expect(Math.max(...sizes)).toBeLessThan(mostSent)
     expect(sizes.length).toBeGreaterThan(2)
   })
+})
+
+test('words that cannot be kept are told in full', async () => {
+  const server = modelServer()
+  const sync = server.open()
+  const { elements } = home.body
+  const heading = Object.values(elements).find(({ kind }) => kind === 'heading')!
+  const { runs: was } = heading.content as { runs: unknown }
+  const reworded = (to: unknown) =>
+    ({ type: 'setContent', doc: home.id, element: heading.id, at: ['runs'], was, to }) as Edit
+  server.landEdit(reworded([{ text: 'Theirs' }]))
+  const ours = 'Ours, which is so long that no line of the history would tell all of it'
+  sync.dispatch(reworded([{ text: ours }, { text: '!', strong: true }]))
+  await settle()
+  expect(sync.getState().lost).toMatchObject([
+    { problem: { problem: 'text-changed' }, typed: `${ours}!` },
+  ])
+  isInStep(sync, server.docs())
 })

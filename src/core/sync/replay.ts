@@ -1,4 +1,4 @@
-import { applyEdit, type EditProblem } from '../edit'
+import { applyEdit, kindOfEdit, type EditProblem } from '../edit'
 import type { Problem } from '../payloads'
 import type { RecordChange, SiteDocs } from '../site'
 import type { Clash, ClashWatch } from './clash-watch'
@@ -17,10 +17,10 @@ export const refusal = (problem: EditProblem): Problem => ({
   clientId: '',
 })
 
-export const lostEdit = ({ told, edit }: PendingEdit, problem: Problem): LostEdit => ({
-  told: told ?? edit.type,
-  problem,
-})
+export function lostEdit({ told, edit }: PendingEdit, problem: Problem): LostEdit {
+  const typed = kindOfEdit(edit).typed?.(edit)
+  return { told: told ?? edit.type, problem, ...(typed ? { typed } : {}) }
+}
 
 /** Applies edits one by one; those that no longer fit, or lie over what somebody else did, are told. */
 export function replay(base: SiteDocs, pending: readonly PendingEdit[], watch: ClashWatch) {

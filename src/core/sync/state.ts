@@ -12,6 +12,8 @@ export type SaveState = 'saved' | 'saving' | 'waiting'
 export interface LostEdit {
   readonly told: string
   readonly problem: Problem
+  /** What was typed, where that is more than is told. */
+  readonly typed?: string
 }
 
 /** A site as one window has it: what is stored, with what is not sent yet on top. */

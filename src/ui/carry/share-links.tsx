@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
 import type { ShareEntry } from '@/core/payloads'
 import { useEditor } from '../editor'
-import { Button } from '../kit'
+import { Button, copy } from '../kit'
 import { problemWords, when } from '../words'
 
 const addressOf = (id: string) => `${window.location.origin}/palette/${id}`
@@ -31,14 +31,6 @@ export function ShareLinks() {
     setShares(shares?.filter((share) => share.id !== id))
     toast('The link is revoked. Whoever opens it finds nothing.')
   }
-  const copy = async (id: string) => {
-    try {
-      await navigator.clipboard.writeText(addressOf(id))
-      toast('Address copied')
-    } catch {
-      toast.error('The browser does not let this page copy. Select the address by hand.')
-    }
-  }
   return (
     <div className="grid gap-3">
       <p className="text-soft">
@@ -58,7 +50,13 @@ export function ShareLinks() {
                 ))}
               </span>
               <span className="flex-1 text-xs text-soft">{when(at)}</span>
-              <Button onClick={() => void copy(id)}>Copy</Button>
+              <Button
+                onClick={() =>
+                  void copy(addressOf(id), 'Address copied', 'Select the address by hand.')
+                }
+              >
+                Copy
+              </Button>
               <Button onClick={() => void revoke(id)}>Revoke</Button>
             </span>
             <input

@@ -1,7 +1,7 @@
 'use client'
 
-import { toast } from 'sonner'
 import { cssName, writeColor, writeShortHex, type Color } from '@/core/color'
+import { copy } from '../kit'
 
 /** A colour in every notation; a click copies one. */
 export function Codes({ color }: { readonly color: Color }) {
@@ -15,14 +15,6 @@ export function Codes({ color }: { readonly color: Color }) {
     ),
     ...(name ? [['name', name] as const] : []),
   ]
-  const copy = async (code: string) => {
-    try {
-      await navigator.clipboard.writeText(code)
-      toast(`${code} copied`)
-    } catch {
-      toast.error('The browser does not let this page copy. Select the code and copy it by hand.')
-    }
-  }
   return (
     <dl className="code grid grid-cols-[3.2rem_1fr] text-soft">
       {codes.map(([notation, code]) => (
@@ -32,7 +24,9 @@ export function Codes({ color }: { readonly color: Color }) {
             <button
               type="button"
               title="Copy"
-              onClick={() => void copy(code)}
+              onClick={() =>
+                void copy(code, `${code} copied`, 'Select the code and copy it by hand.')
+              }
               className="h-6 w-full rounded px-1 text-left text-ink hover:bg-hover"
             >
               {code}

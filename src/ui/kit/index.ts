@@ -1,4 +1,5 @@
 export { Button, IconButton, WhereWide } from './button'
+export { copy } from './copy'
 export { Dialog } from './dialog'
 export { Popover } from './popover'
 export { SearchField } from './search-field'

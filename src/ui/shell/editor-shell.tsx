@@ -1,11 +1,11 @@
 'use client'
 
 import { useCallback, useEffect, useState, type ReactNode } from 'react'
-import { useEditor, useEditorState, type Clash } from '../editor'
-import { Button, Dialog } from '../kit'
+import { useEditor, useEditorState } from '../editor'
+import { Dialog } from '../kit'
 import { FindDialog } from '../find'
 import { SurveyHost } from '../survey'
-import { lostWords } from '../words'
+import { ChangedElsewhere } from './changed-elsewhere'
 import { shortcuts, useShortcuts } from './keys'
 import { TopBar } from './top-bar'
 
@@ -39,57 +39,6 @@ export function EditorShell({ children }: { readonly children: ReactNode }) {
           ))}
         </dl>
       </Dialog>
-    </div>
-  )
-}
-
-/** What became of changes of ours when somebody else changed the site at the same time. */
-function ChangedElsewhere() {
-  const editor = useEditor()
-  const lost = useEditorState((state) => state.lost)
-  const clashes = useEditorState((state) => state.clashes)
-  const of = (whose: Clash['stands']) => clashes.filter(({ stands }) => stands === whose)
-  const [ours, theirs] = [of('ours'), of('theirs')]
-  if (lost.length + clashes.length === 0) return null
-  return (
-    <div role="alert" className="flex items-start gap-4 border-b border-ink bg-raised px-4 py-2">
-      <div className="grid flex-1 gap-1">
-        {lost.length > 0 && (
-          <TellList title="These changes of yours could not be kept:">
-            {lost.map(({ told, problem }) => `${told}: ${lostWords(problem)}`)}
-          </TellList>
-        )}
-        {ours.length > 0 && (
-          <TellList title="Somebody else changed the same while you did. Yours stands; undo brings theirs back:">
-            {ours.map(({ told }) => told)}
-          </TellList>
-        )}
-        {theirs.length > 0 && (
-          <TellList title="Somebody else has changed these since you did. Theirs stands; the history holds both:">
-            {theirs.map(({ told }) => told)}
-          </TellList>
-        )}
-      </div>
-      <Button onClick={editor.dismissLost}>Understood</Button>
-    </div>
-  )
-}
-
-function TellList({
-  title,
-  children,
-}: {
-  readonly title: string
-  readonly children: readonly string[]
-}) {
-  return (
-    <div>
-      <p className="font-semibold">{title}</p>
-      <ul className="list-disc pl-5">
-        {children.map((line, i) => (
-          <li key={i}>{line}</li>
-        ))}
-      </ul>
     </div>
   )
 }
