@@ -5,7 +5,7 @@ import { toast } from 'sonner'
 import { contentAt } from '@/core/edit'
 import { own, type Picture } from '@/core/site'
 import { useEditor, useEditorState, usePictureAddress } from '../editor'
-import { Button, FileButton, later, Popover, TextField, Tick } from '../kit'
+import { Button, FileButton, Fold, Folds, later, Popover, TextField, Tick } from '../kit'
 import { editProblemWords, problemWords } from '../words'
 import type { FieldProps } from './field-props'
 import { FocusPoint } from './focus-point'
@@ -201,12 +201,11 @@ export function PictureChoice({ chosen, mayGo, onChoose }: PictureChoiceProps) {
         </ul>
       )}
       {pictures?.length === 0 && <p className="text-soft">The site has no picture yet.</p>}
-      <details>
-        <summary className="cursor-pointer text-xs font-semibold">
-          Drawn for you, in your colours
-        </summary>
-        <DrawnPictures onTake={(file, alt) => void take(file, alt)} />
-      </details>
+      <Folds>
+        <Fold value="drawn" title="Drawn for you, in your colours">
+          <DrawnPictures onTake={(file, alt) => void take(file, alt)} />
+        </Fold>
+      </Folds>
       {mayGo && chosen && <Button onClick={() => onChoose(undefined)}>No picture</Button>}
     </div>
   )

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react'
 import type { ExchangeOf } from '@/core/exchange'
 import type { UnfitHits } from '@/core/payloads'
 import { useDryExchange, useEditor } from '../editor'
-import { Notice } from '../kit'
+import { Fold, Folds, Notice } from '../kit'
 import { askSurvey, SurveyReport } from '../survey'
 import {
   allTicked,
@@ -198,24 +198,23 @@ const WHY = {
 
 /** What is found and stays as it is, and why. */
 function Unfit({ unfit: { count, first } }: { readonly unfit: UnfitHits }) {
+  const title = `${counted(count, 'place')} ${count === 1 ? 'is left as it is' : 'are left as they are'}`
   return (
     <Notice look="caution">
-      <details>
-        <summary className="cursor-pointer">
-          {counted(count, 'place')} {count === 1 ? 'is' : 'are'} left as{' '}
-          {count === 1 ? 'it is' : 'they are'}
-        </summary>
-        <ul className="mt-1 grid gap-0.5">
-          {first.map(({ doc, label, before, why }, i) => (
-            <li key={`${doc}-${i}`}>
-              {label}, “{before}”: {WHY[why]}
-            </li>
-          ))}
-          {count > first.length && (
-            <li>and {(count - first.length).toLocaleString('en-GB')} more</li>
-          )}
-        </ul>
-      </details>
+      <Folds>
+        <Fold bare value="unfit" title={title}>
+          <ul className="grid gap-0.5">
+            {first.map(({ doc, label, before, why }, i) => (
+              <li key={`${doc}-${i}`}>
+                {label}, “{before}”: {WHY[why]}
+              </li>
+            ))}
+            {count > first.length && (
+              <li>and {(count - first.length).toLocaleString('en-GB')} more</li>
+            )}
+          </ul>
+        </Fold>
+      </Folds>
     </Notice>
   )
 }

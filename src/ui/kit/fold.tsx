@@ -47,14 +47,16 @@ export function Folds({ several, begin = [], open, onOpen, className, children }
 interface FoldProps {
   readonly value: string
   readonly title: string
+  /** Without a line above it, where nothing stands above it. */
+  readonly bare?: boolean
   readonly children: ReactNode
 }
 
 /** One of them. What is closed is not there: its content would be measured all the same. */
-export function Fold({ value, title, children }: FoldProps) {
+export function Fold({ value, title, bare, children }: FoldProps) {
   const isOpen = useContext(Open).includes(value)
   return (
-    <Accordion.Item value={value} className="border-t border-edge">
+    <Accordion.Item value={value} className={bare ? '' : 'border-t border-edge'}>
       <Accordion.Header>
         <Accordion.Trigger
           // What does not exist is not pointed to.

@@ -3,7 +3,7 @@
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import type { ShelfEntry, ShelfDeed } from '@/core/payloads'
-import { Button, SearchField } from '../kit'
+import { Button, Fold, Folds, SearchField } from '../kit'
 import { counted } from '../words'
 import { BeginSite } from './begin-site'
 import { DeedDialogs } from './deed-dialogs'
@@ -112,28 +112,27 @@ function OffShelf({ title, sites, deed, label }: OffShelfProps) {
   const { orTell } = useDeeds()
   if (sites.length === 0) return null
   return (
-    <details className="mt-8 border-t border-edge pt-3">
-      <summary className="cursor-pointer font-semibold">
-        {title}, {sites.length.toLocaleString('en-GB')}
-      </summary>
-      <ul aria-label={title} className="mt-3 grid gap-1.5">
-        {sites.map((entry) => (
-          <li key={entry.id} className="flex items-center gap-3">
-            <span className="w-24 overflow-hidden rounded">
-              {entry.site !== 'unreadable' && <Colors colors={entry.site.colors} />}
-            </span>
-            <span className="min-w-0 flex-1 truncate">
-              <b>{entry.name}</b>
-              {entry.daysLeft !== undefined && (
-                <span className="text-soft">
-                  , gone for good in {counted(entry.daysLeft, 'day')}
-                </span>
-              )}
-            </span>
-            <Button onClick={() => void orTell(entry, deed)}>{label}</Button>
-          </li>
-        ))}
-      </ul>
-    </details>
+    <Folds className="mt-8">
+      <Fold value="sites" title={`${title}, ${sites.length.toLocaleString('en-GB')}`}>
+        <ul aria-label={title} className="mt-1 grid gap-1.5">
+          {sites.map((entry) => (
+            <li key={entry.id} className="flex items-center gap-3">
+              <span className="w-24 overflow-hidden rounded">
+                {entry.site !== 'unreadable' && <Colors colors={entry.site.colors} />}
+              </span>
+              <span className="min-w-0 flex-1 truncate">
+                <b>{entry.name}</b>
+                {entry.daysLeft !== undefined && (
+                  <span className="text-soft">
+                    , gone for good in {counted(entry.daysLeft, 'day')}
+                  </span>
+                )}
+              </span>
+              <Button onClick={() => void orTell(entry, deed)}>{label}</Button>
+            </li>
+          ))}
+        </ul>
+      </Fold>
+    </Folds>
   )
 }

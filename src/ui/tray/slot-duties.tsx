@@ -4,7 +4,7 @@ import { ChevronLeft, ChevronRight, Eraser, Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import { shadeScaleOf, slotsInOrder, type Slot } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
-import { Button, IconButton, TextField } from '../kit'
+import { Button, Fold, Folds, IconButton, TextField } from '../kit'
 import { counted } from '../words'
 import { readName } from '../names'
 import { EmptySlot, useEmptying } from './empty-slot'
@@ -12,6 +12,14 @@ import { moveSlot } from './move-slot'
 import { Ramp } from './ramp'
 import { RemoveSlot } from './remove-slot'
 import { ShadeScaleFields } from './shade-scale'
+
+function shadesWords({ shades, steps = {} }: Slot): string {
+  const byHand = Object.keys(steps).length
+  const parts = ['Tints and shades']
+  if (shades) parts.push('its own')
+  if (byHand > 0) parts.push(`${counted(byHand, 'step')} set by hand`)
+  return parts.join(', ')
+}
 
 /** What can be done with a slot besides its colour: its note, its group, its shades, its place, its end. */
 export function SlotDuties({ slot }: { readonly slot: Slot }) {
@@ -47,26 +55,23 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
           onCommit={setGroup}
         />
       </div>
-      <details className="border-t border-edge pt-2">
-        <summary className="cursor-pointer text-xs font-semibold">
-          Tints and shades
-          {slot.shades ? ', its own' : ''}
-          {slot.steps ? `, ${counted(Object.keys(slot.steps).length, 'step')} set by hand` : ''}
-        </summary>
-        <Ramp slot={slot} />
-        <ShadeScaleFields
-          scale={shadeScaleOf(palette, slot.id)}
-          onChange={(scale) => editor.carryOut({ type: 'setShades', slot: slot.id, scale })}
-        />
-        {slot.shades && (
-          <Button
-            look="bare"
-            onClick={() => editor.carryOut({ type: 'setShades', slot: slot.id, scale: null })}
-          >
-            As the palette has them
-          </Button>
-        )}
-      </details>
+      <Folds>
+        <Fold value="shades" title={shadesWords(slot)}>
+          <Ramp slot={slot} />
+          <ShadeScaleFields
+            scale={shadeScaleOf(palette, slot.id)}
+            onChange={(scale) => editor.carryOut({ type: 'setShades', slot: slot.id, scale })}
+          />
+          {slot.shades && (
+            <Button
+              look="bare"
+              onClick={() => editor.carryOut({ type: 'setShades', slot: slot.id, scale: null })}
+            >
+              As the palette has them
+            </Button>
+          )}
+        </Fold>
+      </Folds>
       <div className="flex items-center gap-1 border-t border-edge pt-2">
         <IconButton
           label="Move to the left"
