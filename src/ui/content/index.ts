@@ -1,4 +1,4 @@
-export { PictureChoice } from './picture-field'
+export { PictureChoice } from './picture-choice'
 export { ContentPanel } from './content-panel'
 export { deedOfKey } from './deed-keys'
 export { DeedBar } from './deed-bar'

@@ -1,19 +1,17 @@
 'use client'
 
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import { toast } from 'sonner'
 import { contentAt } from '@/core/edit'
 import { own, type Picture } from '@/core/site'
-import { useEditor, useEditorState, usePictureAddress } from '../editor'
-import { Button, FileButton, Fold, Folds, later, Popover, TextField, Tick } from '../kit'
-import { editProblemWords, problemWords } from '../words'
+import { useEditor, useEditorState } from '../editor'
+import { FileButton, Popover, TextField, Tick } from '../kit'
+import { editProblemWords } from '../words'
 import type { FieldProps } from './field-props'
 import { FocusPoint } from './focus-point'
-import { exchangeFile, pictureTypes, takeFile } from './take-file'
+import { PictureChoice } from './picture-choice'
+import { exchangeFile, pictureTypes } from './take-file'
 import { Thumbnail } from './thumbnail'
-
-/** Fetched in the first quiet moment: every picture of ours is a function of its own. */
-const DrawnPictures = later(async () => (await import('./drawn-pictures')).DrawnPictures)
 
 /** A picture of the site: chosen among those that are there, or taken from a file; with what it shows in words. */
 export function PictureField({ field, at, content, onWrite }: FieldProps<'picture'>) {
@@ -113,101 +111,6 @@ function Everywhere({ picture }: { readonly picture: Picture }) {
         </p>
       )}
     </>
-  )
-}
-
-interface PictureChoiceProps {
-  readonly chosen: string
-  readonly mayGo?: boolean
-  readonly onChoose: (id: string | undefined) => void
-}
-
-/** The pictures of the site, and a way to bring another one. */
-export function PictureChoice({ chosen, mayGo, onChoose }: PictureChoiceProps) {
-  const editor = useEditor()
-  const addressOf = usePictureAddress()
-  const [pictures, setPictures] = useState<readonly Picture[]>()
-  const [words, setWords] = useState<string>()
-  const field = useRef<HTMLDivElement>(null)
-  useEffect(() => {
-    let isCurrent = true
-    void editor.client.pictures().then((found) => {
-      if (!isCurrent) return
-      if (found.ok) setPictures(found.value)
-      else setWords(`× ${problemWords(found.problem)}`)
-    })
-    return () => {
-      isCurrent = false
-    }
-  }, [editor])
-  const choose = (picture: Picture) => {
-    editor.holdPictures({ [picture.id]: picture })
-    onChoose(picture.id)
-  }
-  const take = async (file: File, alt = '') => {
-    setWords('Taking it …')
-    const taken = await takeFile(editor, file, alt)
-    if (taken.ok) choose(taken.picture)
-    else setWords(`× ${taken.words}`)
-  }
-  return (
-    <div
-      ref={field}
-      className="grid gap-2.5"
-      onPaste={(event) => {
-        const [file] = event.clipboardData.files
-        if (file) void take(file)
-      }}
-      onDragOver={(event) => event.preventDefault()}
-      onDrop={(event) => {
-        event.preventDefault()
-        const [file] = event.dataTransfer.files
-        if (file) void take(file)
-      }}
-    >
-      <FileButton accept={pictureTypes} onTake={(file) => void take(file)}>
-        <span className="font-semibold">Take one from a file</span>
-        <span className="text-xs text-soft">or drop it here, or paste it</span>
-      </FileButton>
-      {words && (
-        <p role="status" className="font-semibold">
-          {words}
-        </p>
-      )}
-      {pictures && (
-        <ul
-          aria-label="Pictures of this site"
-          className="grid max-h-72 grid-cols-4 gap-1.5 overflow-y-auto"
-        >
-          {pictures.map((picture) => (
-            <li key={picture.id}>
-              <button
-                type="button"
-                aria-pressed={picture.id === chosen}
-                aria-label={picture.alt || picture.fileName}
-                title={picture.alt || picture.fileName}
-                onClick={() => choose(picture)}
-                className="block aspect-square w-full overflow-hidden rounded-sm bg-well aria-pressed:outline-3 aria-pressed:-outline-offset-3 aria-pressed:outline-strong"
-              >
-                <img
-                  src={addressOf(picture)}
-                  alt=""
-                  loading="lazy"
-                  className="size-full object-cover"
-                />
-              </button>
-            </li>
-          ))}
-        </ul>
-      )}
-      {pictures?.length === 0 && <p className="text-soft">The site has no picture yet.</p>}
-      <Folds>
-        <Fold value="drawn" title="Drawn for you, in your colours">
-          <DrawnPictures onTake={(file, alt) => void take(file, alt)} />
-        </Fold>
-      </Folds>
-      {mayGo && chosen && <Button onClick={() => onChoose(undefined)}>No picture</Button>}
-    </div>
   )
 }
 

@@ -154,40 +154,46 @@ export function InventoryFilters({ view, onView }: InventoryFiltersProps) {
           onChange={(order) => onView({ ...view, order })}
         />
       </div>
-      <Folds>
-        <Fold value="narrow" title={narrowedWords(view)}>
-          <div className="grid grid-cols-2 gap-2 pb-1">
-            <SelectField
-              label="Pages"
-              hideLabel
-              value={view.page}
-              options={PAGES}
-              onChange={(page) => onView({ ...view, page })}
-            />
-            <SelectField
-              label="Kinds of thing"
-              hideLabel
-              value={view.object}
-              options={OBJECTS}
-              onChange={(object) => onView({ ...view, object })}
-            />
-            <SelectField
-              label="What they paint"
-              hideLabel
-              value={view.paints}
-              options={PAINTS}
-              onChange={(paints) => onView({ ...view, paints })}
-            />
-            <SelectField
-              label="States"
-              hideLabel
-              value={view.state}
-              options={STATES}
-              onChange={(state) => onView({ ...view, state })}
-            />
-          </div>
-        </Fold>
-      </Folds>
+      <Narrower view={view} onView={onView} />
     </div>
+  )
+}
+
+function Narrower({ view, onView }: InventoryFiltersProps) {
+  return (
+    <Folds>
+      <Fold value="narrow" title={narrowedWords(view)}>
+        <div className="grid grid-cols-2 gap-2 pb-1">
+          <SelectField
+            label="Pages"
+            hideLabel
+            value={view.page}
+            options={PAGES}
+            onChange={(page) => onView({ ...view, page })}
+          />
+          <SelectField
+            label="Kinds of thing"
+            hideLabel
+            value={view.object}
+            options={OBJECTS}
+            onChange={(object) => onView({ ...view, object })}
+          />
+          <SelectField
+            label="What they paint"
+            hideLabel
+            value={view.paints}
+            options={PAINTS}
+            onChange={(paints) => onView({ ...view, paints })}
+          />
+          <SelectField
+            label="States"
+            hideLabel
+            value={view.state}
+            options={STATES}
+            onChange={(state) => onView({ ...view, state })}
+          />
+        </div>
+      </Fold>
+    </Folds>
   )
 }
