@@ -1,8 +1,9 @@
 import { Parser } from 'htmlparser2'
+import { unprefixed } from './svg-prefix'
 
 /** What nobody sees of a picture: notes of the program that drew it, and of documents around it. */
 const UNSEEN =
-  /^(?:metadata|tabindex|focusable|baseProfile|enable-background|lang|(?:data|aria)-.*|(?!xlink:href$).*:.*)$/i
+  /^(?:metadata|tabindex|focusable|baseProfile|enable-background|lang|space|(?:data|aria)-.*|(?!xlink:href$).*:.*)$/i
 
 /** How often something is fetched by a style. */
 const FETCHED = /@import|url\((?!["'\s]*(?:[#)]|data:|$))/gi
@@ -14,15 +15,18 @@ function countsIn(text: string) {
   const count = (counts: Map<string, number>, name: string, times = 1) =>
     counts.set(name, (counts.get(name) ?? 0) + times)
   const countFetched = (css: string) => count(elements, 'url()', [...css.matchAll(FETCHED)].length)
+  const nameOf = unprefixed(text)
   let isStyle = false
   const parser = new Parser(
     {
-      onopentag(tag, given) {
+      onopentag(written, given) {
+        const tag = nameOf(written)
         isStyle = tag === 'style'
         if (UNSEEN.test(tag)) return
         count(elements, tag)
         for (const [name, value] of Object.entries(given)) {
-          if (!UNSEEN.test(name)) count(attributes, `${tag} ${name}`)
+          // What says nothing is not missed.
+          if (value && !UNSEEN.test(name)) count(attributes, `${tag} ${name}`)
           if (name === 'style') countFetched(value)
         }
       },

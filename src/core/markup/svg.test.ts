@@ -1,4 +1,5 @@
 import { cleanSvg } from './svg'
+import { leftOutOfSvg } from './svg-left-out'
 
 const logo =
   '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 40"><defs><linearGradient id="a"><stop offset="0" stop-color="#1d5955"/></linearGradient></defs><style>.b{fill:#d65a2a}</style><path class="b" d="M0 0h40v40z"/><circle cx="20" cy="20" r="8" fill="url(#a)"/></svg>'
@@ -14,6 +15,63 @@ test('a clean logo keeps its shapes, gradients and style sheet', () => {
     expect(clean).toContain(part)
   }
   expect(cleanSvg(clean)).toBe(clean)
+})
+
+test.each([
+  [
+    'styles that are entities of the document',
+    '<!DOCTYPE svg [<!ENTITY st0 "fill:#1c5a54;">]><svg><path style="&st0;"/></svg>',
+    'style="fill:#1c5a54;"',
+  ],
+  [
+    'a picture whose elements have a prefix',
+    '<svg:svg xmlns:svg="http://www.w3.org/2000/svg"><svg:g><svg:path style="fill:#1c5a54"/></svg:g></svg:svg>',
+    '<svg xmlns="http://www.w3.org/2000/svg"><g><path style="fill:#1c5a54"',
+  ],
+  [
+    'a picture of pixels that does not say what it is',
+    '<svg><image xlink:href="data:;base64,iVBORw0KGgoAAAANSUhEUg=="/></svg>',
+    '<image xlink:href="data:image/png;base64,iVBORw0KGgoAAAANSUhEUg=="',
+  ],
+  ['nesting', '<svg><style>.a{&.b{fill:red}}</style></svg>', '.a{&amp;.b{fill:red}}'],
+  [
+    'a range of widths',
+    '<svg><style><![CDATA[@media (width < 600px){a{fill:red}}]]></style></svg>',
+    '(width &lt; 600px)',
+  ],
+  [
+    'a shadow',
+    '<svg><filter id="a" filterUnits="userSpaceOnUse"><feDropShadow dx="1" flood-color="red"/></filter></svg>',
+    '<feDropShadow dx="1" flood-color="red"',
+  ],
+  [
+    'a light',
+    '<svg><filter id="a"><feDiffuseLighting lighting-color="red"><fePointLight z="5"/></feDiffuseLighting></filter></svg>',
+    'lighting-color="red"><fePointLight z="5"',
+  ],
+  [
+    'words along a line, in one language of several',
+    '<svg><switch><text systemLanguage="de"><textPath href="#a" startOffset="50%">A</textPath></text></switch></svg>',
+    '<switch><text systemLanguage="de"><textPath href="#a" startOffset="50%">',
+  ],
+])('%s stays', (_, svg, part) => {
+  const clean = cleanSvg(svg)!
+  expect(clean).toContain(part)
+  expect(cleanSvg(clean)).toBe(clean)
+  expect(leftOutOfSvg(svg, clean)).toEqual([])
+})
+
+test('what says nothing is left away with its name: else the file could be read by nobody', () => {
+  const clean = cleanSvg('<svg><path d="" style="" id="a"/><path d="M0 0h1z"/></svg>')!
+  expect(clean).toContain('<path id="a"></path><path d="M0 0h1z"></path>')
+})
+
+test('where a link stood, what was set of it holds', () => {
+  const svg =
+    '<svg><a href="https://example.org/" transform="scale(2)"><path d="M0 0h1z"/></a></svg>'
+  const clean = cleanSvg(svg)!
+  expect(clean).toContain('<g transform="scale(2)"><path d="M0 0h1z"></path></g>')
+  expect(leftOutOfSvg(svg, clean)).toEqual(['a'])
 })
 
 test.each([
