@@ -81,6 +81,7 @@ async function runBrowser({ address, published }, second, filter, isLong) {
     'golang-github-microcosm-cc-bluemonday-dev',
     'usr/share/gocode/src/github.com/microcosm-cc/bluemonday',
   )
+  const icons = await unpackDebian('tango-icon-theme', 'usr/share/icons/Tango/scalable')
   try {
     await step('Browser tests', () =>
       npx('playwright', ['test', ...filter], {
@@ -89,6 +90,7 @@ async function runBrowser({ address, published }, second, filter, isLong) {
           EASEL_PUBLISHED: published,
           EASEL_SECOND: second.address,
           EASEL_XSS: xss,
+          EASEL_ICONS: icons,
           ...(isLong ? { EASEL_EDITS: '500', EASEL_LOOKS: '300' } : {}),
           PLAYWRIGHT_JSON_OUTPUT_NAME: report,
           PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
