@@ -18,6 +18,17 @@ test('nothing that runs or loads from elsewhere is left', () => {
   expect(clean).toContain('color:red')
 })
 
+test('an icon of lines stays as it was drawn', () => {
+  const icon =
+    '<svg viewBox="0 0 24 24" width="24" fill="none" stroke="#1c5a54" stroke-width="2" stroke-linecap="round">' +
+    '<g transform="rotate(45 12 12)"><line x1="2" y1="2" x2="22" y2="22"></line>' +
+    '<polyline points="9 18 15 12 9 6" stroke-linejoin="round"></polyline>' +
+    '<ellipse cx="12" cy="12" rx="3" ry="2" fill="tan" fill-opacity="0.5"></ellipse></g></svg>'
+  expect(cleanSnippet(icon)).toBe(icon)
+  expect(losesByCleaning(icon)).toBe(false)
+  expect(readHtmlColors(icon).map(({ text }) => text)).toEqual(['#1c5a54', 'tan'])
+})
+
 /** Markup as hands and tools write it, and as nobody should. */
 const piece = fc.constantFrom(
   ...['<p style="color:red">', "<b style='color: &#35;1c5a54; font-family:&quot;A &lt; B&quot;'>"],

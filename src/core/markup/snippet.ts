@@ -6,6 +6,25 @@ import type { Body, SiteElement } from '../site'
 /** Files of the site are no matter of snippets. */
 const nowhere = () => undefined
 
+/** What icons are drawn of, each with what gives it its form. */
+const SHAPES: Readonly<Record<string, readonly string[]>> = {
+  svg: ['viewBox', 'width', 'height', 'preserveAspectRatio'],
+  g: [],
+  path: ['d'],
+  circle: ['cx', 'cy', 'r'],
+  ellipse: ['cx', 'cy', 'rx', 'ry'],
+  line: ['x1', 'y1', 'x2', 'y2'],
+  polyline: ['points'],
+  polygon: ['points'],
+  rect: ['x', 'y', 'width', 'height', 'rx', 'ry'],
+}
+/** How any of them is painted. */
+const PAINTED = [
+  ...['fill', 'fill-opacity', 'fill-rule', 'clip-rule', 'opacity', 'transform'],
+  ...['stroke', 'stroke-width', 'stroke-opacity', 'stroke-linecap', 'stroke-linejoin'],
+  ...['stroke-miterlimit', 'stroke-dasharray', 'stroke-dashoffset'],
+]
+
 /** One pass over a snippet: what may not stand in it is left out. */
 function cleanOnce(html: string): string {
   return sanitize(html, {
@@ -15,20 +34,16 @@ function cleanOnce(html: string): string {
       'button',
       'label',
       'input',
-      'svg',
-      'path',
-      'circle',
-      'rect',
+      ...Object.keys(SHAPES),
     ],
     allowedAttributes: {
       '*': ['class', 'style', 'title', 'aria-*', 'role'],
       a: ['href'],
       img: ['src', 'alt', 'width', 'height'],
       input: ['type', 'placeholder'],
-      svg: ['viewBox', 'width', 'height', 'fill', 'stroke'],
-      path: ['d', 'fill', 'stroke', 'stroke-width'],
-      circle: ['cx', 'cy', 'r', 'fill', 'stroke'],
-      rect: ['x', 'y', 'width', 'height', 'rx', 'fill', 'stroke'],
+      ...Object.fromEntries(
+        Object.entries(SHAPES).map(([tag, own]) => [tag, [...own, ...PAINTED]]),
+      ),
     },
     allowedSchemesByTag: { img: ['data'] },
     parseStyleAttributes: false,

@@ -33,6 +33,11 @@ test.each([
     '<svg><image xlink:href="data:;base64,iVBORw0KGgoAAAANSUhEUg=="/></svg>',
     '<image xlink:href="data:image/png;base64,iVBORw0KGgoAAAANSUhEUg=="',
   ],
+  [
+    'a gradient, whatever its name, and the colour in its place',
+    '<svg><linearGradient id="paint0_linear_1:2 à"/><path fill="url(#paint0_linear_1:2 à) #1c5a54" style="stroke:url(#a:b)" d="M0 0"/></svg>',
+    'fill="url(#paint0_linear_1:2 à) #1c5a54" style="stroke:url(#a:b)"',
+  ],
   ['nesting', '<svg><style>.a{&.b{fill:red}}</style></svg>', '.a{&amp;.b{fill:red}}'],
   [
     'a range of widths',
@@ -86,6 +91,10 @@ test.each([
   ['a vector picture as data', '<image href="data:image/svg+xml;base64,PHN2Zz4="/>'],
   ['a use from elsewhere', '<use href="https://example.org/a.svg#b"/>'],
   ['a fill from elsewhere', '<path fill="url(https://example.org/a.svg#b)" d="M0 0"/>'],
+  [
+    'one from elsewhere behind one from here',
+    '<path fill="url(#a) url(https://example.org/a.svg#b)" d="M0 0"/>',
+  ],
   ['an escaped address', '<path fill="u\\72l(https://example.org/)" d="M0 0"/>'],
   ['an import', '<style>@import "https://example.org/a.css";</style>'],
   [

@@ -44,10 +44,14 @@ const BEGINNINGS = { iVBORw0KGgo: 'image/png', '/9j/': 'image/jpeg', UklGR: 'ima
 
 function heldPicture(address: string): string | undefined {
   const [, type, bytes] = HELD.exec(address) ?? []
-  if (type || !bytes) return bytes && address
+  if (type) return address
+  if (!bytes) return undefined
   const begins = Object.entries(BEGINNINGS).find(([beginning]) => bytes.startsWith(beginning))
   return begins && `data:${begins[1]};base64,${bytes}`
 }
+
+/** A reference to a part of the picture itself, in a presentation attribute. */
+const HERE = /url\(\s*(["']?)#[^"'()\\<>]+\1\s*\)/gi
 
 const nowhere = () => undefined
 
@@ -61,13 +65,11 @@ function attribute(tag: string, name: string, value: string): string | undefined
   if (name === 'xmlns') return SVG
   if (name === 'xmlns:xlink') return 'http://www.w3.org/1999/xlink'
   if (name === 'href' || name === 'xlink:href') {
-    if (/^#[\w.-]+$/.test(value)) return value
+    if (value.startsWith('#')) return value
     return tag === 'image' ? heldPicture(value) : undefined
   }
   if (name === 'style') return withinSite(value, nowhere) || undefined
-  // An address in a presentation attribute leads to a part of the picture itself.
-  const isHere = !/url\s*\(|\\/i.test(value) || /^url\(\s*["']?#[\w.-]+["']?\s*\)$/i.test(value)
-  return isHere ? value : undefined
+  return /url\s*\(|\\/i.test(value.replaceAll(HERE, '')) ? undefined : value
 }
 
 function isTooDeep(text: string): boolean {
