@@ -1,5 +1,15 @@
 import { expect, test } from '@playwright/test'
-import { clickOnStage, computedOnStage, isSaved, openPaint, stageFrame, undo } from './editor'
+import {
+  clickOnStage,
+  computedOnStage,
+  isSaved,
+  leavesTheSiteAsItWas,
+  openPaint,
+  stageFrame,
+  undo,
+} from './editor'
+
+leavesTheSiteAsItWas()
 
 const button = '[data-section="opening"] .main-button'
 

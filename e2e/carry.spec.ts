@@ -4,7 +4,9 @@ import sharp from 'sharp'
 import { colorKey, colorOf } from '@/core/color'
 import { readPalette } from '@/core/formats'
 import { ternFrame } from '@demo/tern/frame'
-import { isSaved, openPaint, setSlot, undo } from './editor'
+import { isSaved, leavesTheSiteAsItWas, openPaint, setSlot, undo } from './editor'
+
+leavesTheSiteAsItWas()
 
 const slots = ternFrame.palette.order.map((id) => ternFrame.palette.slots[id]!)
 const keys = (colors: ReadonlyArray<{ readonly value: string | null }>) =>

@@ -3,12 +3,15 @@ import {
   clickOnStage,
   computedOnStage,
   isSaved,
+  leavesTheSiteAsItWas,
   openPaint,
   openView,
   setSlot,
   stageFrame,
   undo,
 } from './editor'
+
+leavesTheSiteAsItWas()
 
 const button = '[data-section="opening"] .main-button'
 

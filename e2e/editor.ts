@@ -122,7 +122,7 @@ export const publishSite = (request: APIRequestContext): Promise<void> =>
 export const goBackTo = (request: APIRequestContext, checkpoint: string): Promise<void> =>
   work(request, 'wide', { base: 'any', intent: { type: 'restore', checkpoint } })
 
-/** For journeys that change the demo site: the others find it as it was. */
+/** For journeys that change the demo site: whatever becomes of one, the next finds it as it was. */
 export function leavesTheSiteAsItWas(): void {
   let before: string
   test.beforeAll(async ({ request }) => {
@@ -138,7 +138,7 @@ export function leavesTheSiteAsItWas(): void {
     before = taken.id
   })
   // It is refused where nothing is other than it was.
-  test.afterAll(({ request }) =>
+  test.afterEach(({ request }) =>
     work(
       request,
       'wide',

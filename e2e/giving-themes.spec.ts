@@ -5,6 +5,7 @@ import type { Frame } from '@/core/site'
 import {
   computedOnStage,
   isSaved,
+  leavesTheSiteAsItWas,
   openPaint,
   openView,
   publishSite,
@@ -13,6 +14,8 @@ import {
   tern,
   undo,
 } from './editor'
+
+leavesTheSiteAsItWas()
 
 test('a chip on the stage shows another theme in place and gives it', async ({ page }) => {
   await openPaint(page)

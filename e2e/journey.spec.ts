@@ -3,12 +3,15 @@ import {
   clickOnStage,
   computedOnStage,
   isSaved,
+  leavesTheSiteAsItWas,
   openPaint,
   setSlot,
   stageFrame,
   tern,
   undo,
 } from './editor'
+
+leavesTheSiteAsItWas()
 
 test('one slot and one theme change; everything follows, survives a reload, and is undone', async ({
   page,

@@ -1,5 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
-import { isSaved, openPaint, stageFrame, undo } from './editor'
+import { isSaved, leavesTheSiteAsItWas, openPaint, stageFrame, undo } from './editor'
+
+leavesTheSiteAsItWas()
 
 async function choose(page: Page, deed: string): Promise<void> {
   await page.getByRole('button', { name: /^Page: / }).click()

@@ -1,7 +1,9 @@
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { colorOf, difference } from '@/core/color'
-import { computedOnStage, isSaved, openPaint, undo } from './editor'
+import { computedOnStage, isSaved, leavesTheSiteAsItWas, openPaint, undo } from './editor'
+
+leavesTheSiteAsItWas()
 
 const ground = (page: Page) => computedOnStage(page, '[data-section="opening"]', 'background-color')
 const paper = 'rgb(247, 242, 231)'

@@ -1,5 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
-import { isSaved, openPaint, stageFrame, undo } from './editor'
+import { isSaved, leavesTheSiteAsItWas, openPaint, stageFrame, undo } from './editor'
+
+leavesTheSiteAsItWas()
 
 const outline = (page: Page) => page.getByRole('group', { name: 'Outline' })
 const note = (page: Page) => page.getByTestId('part')

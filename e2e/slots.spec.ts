@@ -1,6 +1,8 @@
 import { expect, test, type Page } from '@playwright/test'
 import sharp from 'sharp'
-import { computedOnStage, isSaved, openPaint, undo } from './editor'
+import { computedOnStage, isSaved, leavesTheSiteAsItWas, openPaint, undo } from './editor'
+
+leavesTheSiteAsItWas()
 
 const order = (page: Page) =>
   page

@@ -1,5 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
-import { isSaved, openPaint, stageFrame, tern, undo } from './editor'
+import { isSaved, leavesTheSiteAsItWas, openPaint, stageFrame, tern, undo } from './editor'
+
+leavesTheSiteAsItWas()
 
 const sweepButton = (page: Page) => page.getByRole('button', { name: /^Sweep [\d,]+ uses?$/ })
 const applied = (page: Page) => page.getByText(/uses? replaced. A checkpoint was kept first/)

@@ -1,6 +1,8 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
 import type { Frame, ThemeId } from '@/core/site'
-import { isSaved, tern, undo } from './editor'
+import { isSaved, leavesTheSiteAsItWas, tern, undo } from './editor'
+
+leavesTheSiteAsItWas()
 
 const sheet = `${tern}/themes`
 const cell = (page: Page, theme: string, role: string) =>

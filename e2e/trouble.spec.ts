@@ -1,7 +1,18 @@
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { expect, test, type Browser, type Page } from '@playwright/test'
-import { computedOnStage, isSaved, openPaint, setSlot, stageFrame, tern, undo } from './editor'
+import {
+  computedOnStage,
+  isSaved,
+  leavesTheSiteAsItWas,
+  openPaint,
+  setSlot,
+  stageFrame,
+  tern,
+  undo,
+} from './editor'
+
+leavesTheSiteAsItWas()
 
 const heading = '[data-section="opening"] h1'
 
