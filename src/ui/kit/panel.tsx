@@ -19,8 +19,8 @@ interface Place {
   readonly y: number
 }
 
-/** Pixels: as wide as the column at the right, which it covers in place of the page; between top bar and tray. */
-const [WIDTH, TOP, FOOT] = [300, 44, 124]
+/** Pixels: as wide as the column at the right, which it covers in place of the page; under the top bar. */
+const [WIDTH, TOP] = [300, 44]
 /** How far one press of an arrow key moves it. */
 const STEP = 24
 const KEPT = 'easel-panel'
@@ -76,7 +76,7 @@ export function Panel({ trigger, title, open, onOpenChange, children }: PanelPro
   const at = place && open ? within(place) : undefined
   const style = at
     ? { left: at.x, top: at.y, width: WIDTH, maxHeight: `calc(100vh - ${at.y}px)` }
-    : { right: 0, top: TOP, width: WIDTH, height: `calc(100vh - ${TOP + FOOT}px)` }
+    : { right: 0, top: TOP, width: WIDTH, height: `calc(100vh - ${TOP}px)` }
   return (
     <Radix.Root modal={false} open={open} onOpenChange={onOpenChange}>
       <Radix.Trigger asChild>{trigger}</Radix.Trigger>

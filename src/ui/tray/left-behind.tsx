@@ -18,7 +18,7 @@ export function LeftBehind({ slot }: { readonly slot: Slot }) {
   const uses = entries.reduce((all, { count }) => all + count, 0)
   return (
     // In sight wherever the panel is scrolled to, and nothing moves as it comes.
-    <Notice look="caution" className="sticky -bottom-2 z-10 bg-raised shadow-lg">
+    <Notice look="caution" className="sticky -bottom-4 z-10 bg-raised shadow-lg">
       {counted(uses, 'loose use')} {uses === 1 ? 'is' : 'are'} still as {slot.name} was and did not
       go along.{' '}
       <Link
