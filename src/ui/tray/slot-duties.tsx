@@ -21,13 +21,30 @@ function shadesWords({ shades, steps = {} }: Slot): string {
   return parts.join(', ')
 }
 
+interface SlotProps {
+  readonly slot: Slot
+}
+
+const usePalette = () => useEditorState((state) => state.docs.frame.palette)
+
 /** What can be done with a slot besides its colour: its note, its group, its shades, its place, its end. */
-export function SlotDuties({ slot }: { readonly slot: Slot }) {
+export function SlotDuties({ slot }: SlotProps) {
+  return (
+    <>
+      <NoteAndGroup slot={slot} />
+      <Folds>
+        <Fold value="shades" title={shadesWords(slot)}>
+          <Shades slot={slot} />
+        </Fold>
+      </Folds>
+      <PlaceAndEnd slot={slot} />
+    </>
+  )
+}
+
+function NoteAndGroup({ slot }: SlotProps) {
   const editor = useEditor()
-  const palette = useEditorState((state) => state.docs.frame.palette)
-  const [removing, setRemoving] = useState(false)
-  const emptying = useEmptying(slot)
-  const at = palette.order.indexOf(slot.id)
+  const palette = usePalette()
   const groups = [...new Set(slotsInOrder(palette).flatMap(({ group }) => group ?? []))]
   const setGroup = (typed: string) => {
     const read = readName(typed)
@@ -36,42 +53,58 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
     return undefined
   }
   return (
+    <div className="grid gap-2">
+      <TextField
+        label="What it is for"
+        value={slot.note ?? ''}
+        placeholder="divider lines"
+        onCommit={(note) => {
+          if (note.length > 200) return 'A note has at most 200 characters.'
+          editor.carryOut({ type: 'noteSlot', slot: slot.id, note })
+          return undefined
+        }}
+      />
+      <TextField
+        label={groups.length ? `Group: ${groups.join(', ')}, or a new one` : 'Group'}
+        value={slot.group ?? ''}
+        placeholder="Grounds"
+        onCommit={setGroup}
+      />
+    </div>
+  )
+}
+
+function Shades({ slot }: SlotProps) {
+  const editor = useEditor()
+  const palette = usePalette()
+  return (
     <>
-      <div className="grid gap-2">
-        <TextField
-          label="What it is for"
-          value={slot.note ?? ''}
-          placeholder="divider lines"
-          onCommit={(note) => {
-            if (note.length > 200) return 'A note has at most 200 characters.'
-            editor.carryOut({ type: 'noteSlot', slot: slot.id, note })
-            return undefined
-          }}
-        />
-        <TextField
-          label={groups.length ? `Group: ${groups.join(', ')}, or a new one` : 'Group'}
-          value={slot.group ?? ''}
-          placeholder="Grounds"
-          onCommit={setGroup}
-        />
-      </div>
-      <Folds>
-        <Fold value="shades" title={shadesWords(slot)}>
-          <Ramp slot={slot} />
-          <ShadeScaleFields
-            scale={shadeScaleOf(palette, slot.id)}
-            onChange={(scale) => editor.carryOut({ type: 'setShades', slot: slot.id, scale })}
-          />
-          {slot.shades && (
-            <Button
-              look="bare"
-              onClick={() => editor.carryOut({ type: 'setShades', slot: slot.id, scale: null })}
-            >
-              As the palette has them
-            </Button>
-          )}
-        </Fold>
-      </Folds>
+      <Ramp slot={slot} />
+      <ShadeScaleFields
+        scale={shadeScaleOf(palette, slot.id)}
+        onChange={(scale) => editor.carryOut({ type: 'setShades', slot: slot.id, scale })}
+      />
+      {slot.shades && (
+        <Button
+          look="bare"
+          onClick={() => editor.carryOut({ type: 'setShades', slot: slot.id, scale: null })}
+        >
+          As the palette has them
+        </Button>
+      )}
+    </>
+  )
+}
+
+/** Where it stands in the palette, and whether it goes on standing there. */
+function PlaceAndEnd({ slot }: SlotProps) {
+  const editor = useEditor()
+  const { order } = usePalette()
+  const [removing, setRemoving] = useState(false)
+  const emptying = useEmptying(slot)
+  const at = order.indexOf(slot.id)
+  return (
+    <>
       <div className="flex items-center gap-1 border-t border-edge pt-2">
         <IconButton
           label="Move to the left"
@@ -82,7 +115,7 @@ export function SlotDuties({ slot }: { readonly slot: Slot }) {
         </IconButton>
         <IconButton
           label="Move to the right"
-          disabled={at === palette.order.length - 1}
+          disabled={at === order.length - 1}
           onClick={() => moveSlot(editor, slot.id, at + 1)}
         >
           <ChevronRight size={16} />
