@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import {
+  anotherWindow,
   boxOnStage,
   clickOnStage,
   isSaved,
@@ -278,12 +279,10 @@ test('a section is dragged to another place on the map; entries are set beside t
 
 test('two windows: words that both write are told; what is taken away meanwhile can be put back', async ({
   page,
-  context,
 }) => {
   await page.clock.install()
   await openPaint(page)
-  const other = await context.newPage()
-  await openPaint(other)
+  const other = await anotherWindow(page)
   await write(page, '.quote-words')
   // Time stands still in this window: what is written does not come to rest before theirs lands.
   await page.clock.pauseAt(Date.now() + 60_000)
@@ -327,8 +326,7 @@ test('words that were on their way while others’ landed are shown in full, to 
   context,
 }) => {
   await openPaint(page)
-  const other = await context.newPage()
-  await openPaint(other)
+  const other = await anotherWindow(page)
   let letGo = () => {}
   const held = new Promise<void>((done) => (letGo = done))
   await page.route('**/edits', async (route) => {

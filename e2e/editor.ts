@@ -8,6 +8,13 @@ export async function openPaint(page: Page, site = tern): Promise<void> {
   await stageFrame(page).locator('[data-section]').first().waitFor()
 }
 
+/** Another window on the same page. */
+export async function anotherWindow(page: Page, site = tern): Promise<Page> {
+  const other = await page.context().newPage()
+  await openPaint(other, site)
+  return other
+}
+
 /** What each view of a site draws only once its own code runs in the browser. */
 const landmarks = {
   '': '[data-testid="stage"]',

@@ -2,6 +2,7 @@ import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import {
+  anotherWindow,
   computedOnStage,
   isSaved,
   leavesTheSiteAsItWas,
@@ -52,13 +53,9 @@ test('a name that is too long is told; one with markup is shown as it is', async
   await expect(page.locator('[data-slot="tar"]')).toContainText('Tar')
 })
 
-test('two windows: the later one is told, loads, and its change is replayed', async ({
-  page,
-  context,
-}) => {
+test('two windows: the later one is told, loads, and its change is replayed', async ({ page }) => {
   await openPaint(page)
-  const other = await context.newPage()
-  await openPaint(other)
+  const other = await anotherWindow(page)
   await setSlot(page, 'slate', '#4a5a6a')
   await isSaved(page)
   await setSlot(other, 'ink', '#101820')

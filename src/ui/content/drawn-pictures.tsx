@@ -5,6 +5,7 @@ import { drawingColors, drawingGroups, drawingSvg } from '@/core/designs/drawing
 import { colorOf } from '@/core/color'
 import { slotsInOrder } from '@/core/site'
 import { useEditorState } from '../editor'
+import { PictureTile } from './picture-tile'
 
 interface DrawnPicturesProps {
   readonly onTake: (file: File, alt: string) => void
@@ -30,22 +31,14 @@ export function DrawnPictures({ onTake }: DrawnPicturesProps) {
           <ul className="grid grid-cols-4 gap-1.5">
             {all.map(({ id, alt, svg }) => (
               <li key={id}>
-                <button
-                  type="button"
-                  aria-label={alt}
-                  title={alt}
-                  onClick={() =>
+                <PictureTile
+                  label={alt}
+                  address={`data:image/svg+xml,${encodeURIComponent(svg)}`}
+                  shape="aspect-4/3"
+                  onChoose={() =>
                     onTake(new File([svg], `${id}.svg`, { type: 'image/svg+xml' }), alt)
                   }
-                  className="block aspect-4/3 w-full overflow-hidden rounded-sm hover:outline-3 hover:-outline-offset-3 hover:outline-strong"
-                >
-                  <img
-                    src={`data:image/svg+xml,${encodeURIComponent(svg)}`}
-                    alt=""
-                    loading="lazy"
-                    className="size-full object-cover"
-                  />
-                </button>
+                />
               </li>
             ))}
           </ul>

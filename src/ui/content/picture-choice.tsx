@@ -5,6 +5,7 @@ import type { Picture } from '@/core/site'
 import { useEditor, usePictureAddress } from '../editor'
 import { Button, FileButton, Fold, Folds, later } from '../kit'
 import { problemWords } from '../words'
+import { PictureTile } from './picture-tile'
 import { pictureTypes, takeFile } from './take-file'
 
 /** Fetched in the first quiet moment: every picture of ours is a function of its own. */
@@ -99,21 +100,13 @@ function ThoseThere({ pictures, chosen, onChoose }: ThoseThereProps) {
     >
       {pictures.map((picture) => (
         <li key={picture.id}>
-          <button
-            type="button"
-            aria-pressed={picture.id === chosen}
-            aria-label={picture.alt || picture.fileName}
-            title={picture.alt || picture.fileName}
-            onClick={() => onChoose(picture)}
-            className="block aspect-square w-full overflow-hidden rounded-sm bg-well aria-pressed:outline-3 aria-pressed:-outline-offset-3 aria-pressed:outline-strong"
-          >
-            <img
-              src={addressOf(picture)}
-              alt=""
-              loading="lazy"
-              className="size-full object-cover"
-            />
-          </button>
+          <PictureTile
+            label={picture.alt || picture.fileName}
+            address={addressOf(picture)}
+            shape="aspect-square"
+            isChosen={picture.id === chosen}
+            onChoose={() => onChoose(picture)}
+          />
         </li>
       ))}
     </ul>
