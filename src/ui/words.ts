@@ -63,7 +63,9 @@ export const editProblemWords: Readonly<Record<EditProblem, string>> = {
   'stops-disordered': 'the stops of a gradient go from its beginning to its end',
   'text-changed': 'the text was changed in the meantime',
   'file-gone':
-    'the file of a vector picture is gone; untick what cannot be read, or take that picture in again',
+    'the file of a picture or font is missing; upload it again, or leave that picture out (in Sweep: untick it)',
+  'file-other-kind':
+    'the file is of another kind than its name or its record says; upload it again',
   'nothing-sought': 'nothing is looked for yet',
   'same-thing': 'what is looked for and what comes in its place are the same',
   'no-target': 'what should come in its place is no address of that form; type it in full',

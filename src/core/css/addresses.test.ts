@@ -42,6 +42,22 @@ const reaching = [
   '@media x { @supports (y) { a { background: url(//evil.test) } } }',
   '@color-profile --x { src: url(//evil.test) }',
 
+  // An at-keyword inside a value begins no rule, and what follows it is loaded.
+  'a { --u: red; background: var(--u,@namespace)url(//evil.test/x.png) }',
+  'a { background: var(--u,@namespace) url("//evil.test/x.png") }',
+  'a { background: var(--u, {@namespace}) url(//evil.test) }',
+  'a { background: var(--u,[@namespace]) image-set("//evil.test" 1x) }',
+  'a { background: var(--u,@import) url(//evil.test) }',
+  'a { --u: @namespace; background: url(//evil.test) }',
+  'a { color: red @namespace url(//evil.test); background: url(//evil.test) }',
+  'background:var(--u,@namespace)url(//evil.test)',
+  '--u:{}@namespace;background:url(//evil.test)',
+  'a { background: var(--u,@NAMESPACE)url(//evil.test) }',
+  'a { background: var(--u,@\\6eamespace)url(//evil.test) }',
+  'a { background: var(--u,/**/@namespace/**/)url(//evil.test) }',
+  'a { x: ]; background: var(--u,@namespace)url(//evil.test) }',
+  'a { } b @namespace { background: url(//evil.test) }',
+
   'a { background: url(//evil.test',
   '@import "//evil.test"',
 ]

@@ -24,12 +24,36 @@ export interface CssSurvey {
   readonly depth: number
 }
 
+/** What neither begins nor ends anything. */
+const SPACE: ReadonlySet<TokenType> = new Set([TokenType.Whitespace, TokenType.Comment])
+/** Behind these a rule or declaration begins (CSS Syntax 3, §5.4); `}` is told by what it closes. */
+const BEGINS: ReadonlySet<TokenType> = new Set([
+  TokenType.Semicolon,
+  TokenType.OpenCurly,
+  TokenType.CDO,
+  TokenType.CDC,
+])
+
 interface Open {
+  readonly type: TokenType
   readonly name: string
   readonly start: number
   /** Whether a text in it is an address. */
   readonly loads: boolean
 }
+
+const OPENED_BY = {
+  [TokenType.CloseParen]: TokenType.OpenParen,
+  [TokenType.CloseSquare]: TokenType.OpenSquare,
+  [TokenType.CloseCurly]: TokenType.OpenCurly,
+} as const
+
+const isFunctionClosed = (last: Open | undefined, type: TokenType) =>
+  last?.type === TokenType.Function && type === TokenType.CloseParen
+
+/** Whether rules or declarations stand here, rather than parts of a value in brackets. */
+const isAmongRules = (open: readonly Open[]) =>
+  open.length === 0 || open.at(-1)!.type === TokenType.OpenCurly
 
 /** Goes through CSS once, and finds all that would be loaded, and how deep it is nested. */
 export function surveyCss(css: string): CssSurvey {
@@ -39,16 +63,20 @@ export function surveyCss(css: string): CssSurvey {
   let depth = 0
   /** The at-rule whose prelude is read: `@import` loads, `@namespace` only names. */
   let prelude: { readonly name: string; readonly start: number } | undefined
+  /** Whether a rule or declaration would begin here: inside a value an at-keyword begins none. */
+  let isBeginning = true
   for (;;) {
     const token = stream.nextToken()
     const [type, , start, last] = token
     const end = last + 1
+    const begins = isBeginning
+    if (!SPACE.has(type)) isBeginning = BEGINS.has(type) && isAmongRules(open)
     switch (type) {
       case TokenType.EOF:
         if (prelude?.name === 'import') addresses.push({ start: prelude.start, end: css.length })
         return { addresses, depth }
       case TokenType.AtKeyword:
-        prelude ??= { name: token[4].value.toLowerCase(), start }
+        if (begins) prelude = { name: token[4].value.toLowerCase(), start }
         break
       case TokenType.Semicolon:
         if (prelude?.name === 'import') addresses.push({ start: prelude.start, end })
@@ -56,7 +84,8 @@ export function surveyCss(css: string): CssSurvey {
         break
       case TokenType.URL:
       case TokenType.String:
-        if (prelude?.name === 'import' || prelude?.name === 'namespace') break
+        if (prelude?.name === 'import') break
+        if (prelude?.name === 'namespace' && open.length === 0) break
         if (type === TokenType.URL || open.at(-1)?.loads)
           addresses.push({ start, end, address: token[4].value })
         break
@@ -70,16 +99,19 @@ export function surveyCss(css: string): CssSurvey {
         // Where an address is put in later, nobody can say what it is.
         if (within && SUBSTITUTES.test(name)) addresses.push({ start, end })
         const loads = LOADS.test(name) || (within && !TELLS.test(name))
-        open.push({ name, start, loads: type === TokenType.OpenCurly ? false : loads })
+        open.push({ type, name, start, loads: type === TokenType.OpenCurly ? false : loads })
         depth = Math.max(depth, open.length)
         break
       }
       case TokenType.CloseParen:
       case TokenType.CloseSquare:
-      case TokenType.CloseCurly:
+      case TokenType.CloseCurly: {
         if (type === TokenType.CloseCurly) prelude = undefined
-        open.pop()
+        // One that closes nothing is a token like any other.
+        if (open.at(-1)?.type === OPENED_BY[type] || isFunctionClosed(open.at(-1), type)) open.pop()
+        if (type === TokenType.CloseCurly) isBeginning = isAmongRules(open)
         break
+      }
     }
   }
 }

@@ -53,6 +53,8 @@ export type EditProblem =
   | 'stops-disordered'
   | 'text-changed'
   | 'file-gone'
+  /** A picture's file is of another kind than its record or its name says, or no font is in the file of one. */
+  | 'file-other-kind'
   | 'pairs-at-odds'
   | 'nothing-sought'
   | 'same-thing'

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { escaped } from '../css'
-import { own, pictureId, pictureSchema, plainText } from '../site'
+import { isNamedAs, own, pictureFields, pictureId, pictureSchema, plainText } from '../site'
 import { defineEdit } from './edit'
 
 const addPictureCommand = z.strictObject({ type: z.literal('addPicture'), picture: pictureSchema })
@@ -43,7 +43,7 @@ const focusPictureCommand = z.strictObject({
   type: z.literal('focusPicture'),
   picture: pictureId,
   /** In hundredths of width and height; the middle where absent. */
-  focus: pictureSchema.shape.focus,
+  focus: pictureFields.shape.focus,
 })
 
 /** Says which point of a picture stays in sight wherever it is cut. */
@@ -64,7 +64,7 @@ export const focusPicture = defineEdit<z.infer<typeof focusPictureCommand>>({
 const exchangePictureCommand = z.strictObject({
   type: z.literal('exchangePicture'),
   picture: pictureId,
-  ...pictureSchema.pick({
+  ...pictureFields.pick({
     file: true,
     fileName: true,
     mediaType: true,
@@ -72,9 +72,9 @@ const exchangePictureCommand = z.strictObject({
     height: true,
     slots: true,
   }).shape,
-  alt: pictureSchema.shape.alt,
+  alt: pictureFields.shape.alt,
   /** The picture as it was is kept under this id and file name, beside the other. */
-  original: pictureSchema.pick({ id: true, fileName: true }).optional(),
+  original: pictureFields.pick({ id: true, fileName: true }).optional(),
 })
 
 /**
@@ -93,6 +93,7 @@ export const exchangePicture = defineEdit<z.infer<typeof exchangePictureCommand>
     if (!picture) return 'picture-gone'
     const { fileName: old, mediaType } = picture
     const fileName = given.mediaType === mediaType ? old : given.fileName
+    if (!isNamedAs(fileName, given.mediaType)) return 'file-other-kind'
     const isTaken = Object.values(pictures).some(
       (each) => each.id !== id && each.fileName === fileName,
     )

@@ -321,3 +321,28 @@ test('between any two places of the order there is another', () => {
   )
   expect(() => orderBetween('a2', 'a1')).toThrow(RangeError)
 })
+
+test('a picture or font of an earlier schema gets the ending of what it is, and keeps a right one', () => {
+  const file = 'a'.repeat(64)
+  const given = { file, width: 1, height: 1, alt: '' }
+  const picture = (fileName: string, mediaType: string) =>
+    readRecord('picture', { schema: 3, id: 'offer', fileName, mediaType, ...given }).fileName
+  expect(picture('offer.html', 'image/png')).toBe('offer.html.png')
+  expect(picture('site.css', 'image/svg+xml')).toBe('site.css.svg')
+  expect(picture('shop.JPEG', 'image/jpeg')).toBe('shop.JPEG')
+  const weights = [400, 400]
+  const font = { schema: 2, id: 'own', file, family: 'Own', style: 'normal', weights, license: '' }
+  expect(readRecord('font', { ...font, fileName: 'own.html' }).fileName).toBe('own.html.woff2')
+  expect(readRecord('font', { ...font, fileName: 'own.woff2' }).fileName).toBe('own.woff2')
+})
+
+test('the history of a picture follows its ending, and is closed where that cannot be told', () => {
+  const whole = { schema: 3, id: 'offer', fileName: 'offer.html', mediaType: 'image/png' }
+  expect(readChanges('picture', 3, [{ path: [], to: whole }])).toMatchObject([
+    { path: [], to: { fileName: 'offer.html.png' } },
+  ])
+  const named = (from: string, to: string) =>
+    readChanges('picture', 3, [{ path: ['fileName'], from, to }])
+  expect(named('a.png', 'a.jpg')).toHaveLength(1)
+  expect(named('a.png', 'a.html')).toBeUndefined()
+})

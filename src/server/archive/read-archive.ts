@@ -177,10 +177,11 @@ async function takePictures(
     const ready = await readyPicture(bytes)
     if (!ready.ok) throw new ArchiveRefused('picture')
     const { data, mediaType, width, height, leftOut: what = [] } = ready.value
+    if (mediaType !== picture.mediaType) throw new ArchiveRefused('tampered')
     if (what.length) leftOut.push({ of: picture.fileName, what })
     const file = hashOf(data)
     files.set(file, data)
-    taken.push(file === picture.file ? picture : { ...picture, file, mediaType, width, height })
+    taken.push(file === picture.file ? picture : { ...picture, file, width, height })
   }
   return taken
 }

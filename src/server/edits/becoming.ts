@@ -2,7 +2,7 @@ import { applyChanges, ChangeUnfit, type Change } from '@/core/changes'
 import type { EditProblem } from '@/core/edit'
 import { colorDecision, type RecordRef, type SiteRecord } from '@/core/site'
 import { exchangedText, textExchanges, type TextExchange } from '@/core/uses'
-import { faultOf, readyWrite, rewritten, type StoredRecord } from '../records'
+import { faultOf, fileFaultOf, readyWrite, rewritten, type StoredRecord } from '../records'
 import { everywhereChange, indexChangeOf } from '../uses/index-change'
 import { pageIndexHash } from '../uses/rows'
 import type { Staged } from './staging'
@@ -52,7 +52,7 @@ async function byReading({ stored, changes, ...changing }: Changing): Promise<St
     if (error instanceof ChangeUnfit) throw new Refused('text-changed')
     throw error
   }
-  const fault = after && faultOf(kind, after, before)
+  const fault = after && (faultOf(kind, after, before) ?? (await fileFaultOf(after, before)))
   if (fault) throw new Refused(fault)
   const ref: RecordRef = { kind, id }
   if (!after) return { ...ref, base, changes, counted }

@@ -10,7 +10,7 @@ import {
   type SiteDocs,
 } from '@/core/site'
 import { columnsOf, select } from '../database/sets'
-import { docsFrom, faultOf, loadRecords, writeRecords } from '../records'
+import { docsFrom, faultOf, fileFaultOf, loadRecords, writeRecords } from '../records'
 
 /** The records of a site that a change works on: loaded as they are needed, stored once at the end. */
 export interface WorkingSet {
@@ -80,7 +80,9 @@ export async function workingSet(siteId: string, transaction: Transaction): Prom
   ): Promise<EditProblem | undefined> {
     for (const ref of changes) {
       const record = recordAt(next, ref)
-      const fault = record && faultOf(ref.kind, record, recordAt(docs, ref))
+      const before = recordAt(docs, ref)
+      const fault =
+        record && (faultOf(ref.kind, record, before) ?? (await fileFaultOf(record, before)))
       if (fault) return fault
     }
     docs = next

@@ -2,7 +2,7 @@ import { done, type Result, type TakenFont } from '@/core/payloads'
 import { fileHash, fileName, idFromName } from '@/core/site'
 import { siteFor, type Actor } from '../access'
 import { hashOf } from '../records'
-import { fileStore } from '../storage'
+import { fileStore, isWoff2 } from '../storage'
 import { readyFont } from './ready-font'
 
 /**
@@ -26,8 +26,6 @@ export async function takeFont(
   return done({ ...about, file, fileName: fileName.parse(`${stem}-${file.slice(0, 8)}.woff2`) })
 }
 
-const isFont = (data: Uint8Array) => Buffer.from(data.subarray(0, 4)).toString('latin1') === 'wOF2'
-
 /** A font of a site by the hash of its file: the edit that puts it on the site may be on its way. */
 export async function readFontFile(
   actor: Actor,
@@ -37,5 +35,5 @@ export async function readFontFile(
   if (!fileHash.safeParse(file).success) return undefined
   const found = await siteFor(actor, 'read', siteId)
   const data = found.ok ? await fileStore().get(file) : undefined
-  return data && isFont(data) ? data : undefined
+  return data && isWoff2(data) ? data : undefined
 }

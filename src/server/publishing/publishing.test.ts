@@ -2,6 +2,7 @@ import { pictureVersion, siteDocs } from '@/core/site'
 import { unzipSync, strFromU8 } from 'fflate'
 import { demoSites } from '@demo/sites'
 import promises from 'node:fs/promises'
+import sharp from 'sharp'
 import path from 'node:path'
 import { renderSite } from '@/core/render'
 import { localOwner } from '../access'
@@ -180,7 +181,7 @@ test('a run that fails tells why, and what was published stays', async () => {
 })
 
 const hours = (count: number) => new Date(Date.now() - count * 3_600_000)
-const put = async (text: string, age: Date) => {
+const put = async (text: string | Buffer, age: Date) => {
   const hash = hashOf(text)
   await fileStore().put(hash, text)
   const file = path.join(process.env.EASEL_FILES!, 'by-hash', hash.slice(0, 2), hash)
@@ -189,8 +190,11 @@ const put = async (text: string, age: Date) => {
 }
 
 test('what nothing refers to is taken away once it is old, and what the history can bring back is kept', async () => {
+  const png = await sharp({ create: { width: 1, height: 1, channels: 3, background: '#1d5955' } })
+    .png()
+    .toBuffer()
   const [loose, young] = [await put('nobody wants this', hours(2)), await put('just put', hours(0))]
-  const removed = await put('a picture that was removed', hours(2))
+  const removed = await put(png, hours(2))
   const picture = {
     schema: pictureVersion,
     id: 'gone',

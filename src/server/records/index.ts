@@ -13,6 +13,7 @@ export {
   type StoredRecord,
 } from './load'
 export { faultOf } from './fault'
+export { fileFaultOf } from './file-fault'
 export { contentOf, hashOf, readContent, rewritten, type Content } from './stored'
 export {
   putContents,

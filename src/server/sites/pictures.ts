@@ -14,9 +14,8 @@ import {
 import { siteFor, type Actor } from '../access'
 import { select, showsPicture } from '../database/sets'
 import { loadFrame, loadRecords, loadStates, type RecordState } from '../records'
-import { fileStore } from '../storage'
+import { fileStore, mediaTypeOf } from '../storage'
 import { sweptVector } from '../uses'
-import { mediaTypeOf } from './ready-picture'
 
 export interface PictureFile {
   readonly details: Pick<Picture, 'mediaType'>

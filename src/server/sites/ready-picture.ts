@@ -88,20 +88,3 @@ export async function readyPicture(bytes: Uint8Array): Promise<Result<Readied>> 
     return fault('not-a-picture')
   }
 }
-
-const MEDIA_TYPES: Readonly<Record<string, Picture['mediaType']>> = {
-  jpeg: 'image/jpeg',
-  png: 'image/png',
-  webp: 'image/webp',
-  heif: 'image/avif',
-}
-
-/** What kind of picture some bytes are; undefined where they are none that sites hold. */
-export async function mediaTypeOf(bytes: Uint8Array): Promise<Picture['mediaType'] | undefined> {
-  try {
-    const { format } = await sharp(bytes).metadata()
-    return format === 'svg' ? 'image/svg+xml' : MEDIA_TYPES[format]
-  } catch {
-    return undefined
-  }
-}

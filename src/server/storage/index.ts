@@ -26,6 +26,7 @@ export async function vectorText(file: string): Promise<string | undefined> {
   return data && new TextDecoder().decode(data)
 }
 
+export { isWoff2, mediaTypeOf } from './media-type'
 export { localFolder } from './local-folder'
 export { s3Bucket, type S3Settings } from './s3'
 export { StorageFailed, type FileStore } from './storage'
