@@ -119,7 +119,7 @@ const pictureWords: Readonly<Record<PictureFault, string>> = {
   vector: 'that picture is drawn; its colours are swept where they are written',
   'no-such-hue': 'nothing in that picture is of the hue that is looked for; let more of it count',
   'unclean-vector':
-    'This SVG is too large, too deep or not well formed. Save it anew as a plain SVG, then try again.',
+    'This SVG is too large, nested too deep, draws its parts too often, or isn’t well formed. Save it as a plain SVG, then try again.',
 }
 
 const fontWords: Readonly<Record<FontFault, string>> = {

@@ -18,6 +18,29 @@ test('nothing that runs or loads from elsewhere is left', () => {
   expect(clean).toContain('color:red')
 })
 
+test.each([
+  '<img src="//elsewhere.example/a.png">',
+  '<img src="/\\elsewhere.example/a.png">',
+  '<img src="\\\\elsewhere.example/a.png">',
+  '<img src="/\t/elsewhere.example/a.png">',
+  '<img src="&sol;&sol;elsewhere.example/a.png">',
+  '<img src="https:elsewhere.example/a.png">',
+  '<img src=" //elsewhere.example/a.png">',
+  '<svg><rect fill="url(http://elsewhere.example/a#b)"/></svg>',
+  '<svg><rect fill="url( \'//elsewhere.example/a#b\')"/></svg>',
+  '<svg><path stroke="u\\72l(//elsewhere.example/a#b)"/></svg>',
+  '<svg><g fill="url(#a) url(//elsewhere.example/a#b)"/></svg>',
+])('a snippet loads nothing from elsewhere: %s', (html) => {
+  expect(cleanSnippet(html)).not.toContain('elsewhere')
+})
+
+test('a snippet keeps pictures of the site, pictures that it holds, and gradients of its own', () => {
+  const html =
+    '<img src="assets/shop.jpg" alt="" /><img src="data:image/png;base64,AA" alt="" />' +
+    '<a href="//elsewhere.example/">go</a><svg><rect fill="url(#a)"></rect></svg>'
+  expect(cleanSnippet(html)).toBe(html)
+})
+
 test('an icon of lines stays as it was drawn', () => {
   const icon =
     '<svg viewBox="0 0 24 24" width="24" fill="none" stroke="#1c5a54" stroke-width="2" stroke-linecap="round">' +

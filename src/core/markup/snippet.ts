@@ -1,7 +1,8 @@
 import sanitize from 'sanitize-html'
-import { withinSite } from '../css'
+import { staysInside, withinSite } from '../css'
 import type { ContentOf } from '../elements'
 import type { Body, SiteElement } from '../site'
+import { staysHere } from './references'
 
 /** Files of the site are no matter of snippets. */
 const nowhere = () => undefined
@@ -49,10 +50,14 @@ function cleanOnce(html: string): string {
     parseStyleAttributes: false,
     transformTags: {
       '*': (tagName, attribs) => {
-        const { style } = attribs
+        const kept = Object.entries(attribs).filter(([name, value]) => {
+          if (tagName === 'img' && name === 'src') return staysInside(value)
+          return !PAINTED.includes(name) || staysHere(value)
+        })
+        const own = Object.fromEntries(kept)
         return {
           tagName,
-          attribs: style ? { ...attribs, style: withinSite(style, nowhere) } : attribs,
+          attribs: own.style ? { ...own, style: withinSite(own.style, nowhere) } : own,
         }
       },
     },

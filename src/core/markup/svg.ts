@@ -1,6 +1,8 @@
 import sanitize from 'sanitize-html'
 import { withinSite } from '../css'
 import { withEntities } from './entities'
+import { staysHere } from './references'
+import { drawnElements, mostDrawn } from './svg-expansion'
 import { SVG, unprefixed } from './svg-prefix'
 
 /** Largest vector picture, in characters, and how deep its elements may stand in one another. */
@@ -50,9 +52,6 @@ function heldPicture(address: string): string | undefined {
   return begins && `data:${begins[1]};base64,${bytes}`
 }
 
-/** A reference to a part of the picture itself, in a presentation attribute. */
-const HERE = /url\(\s*(["']?)#[^"'()\\<>]+\1\s*\)/gi
-
 const nowhere = () => undefined
 
 /** Nesting and ranges of widths are written with characters that mean something else to XML. */
@@ -69,7 +68,7 @@ function attribute(tag: string, name: string, value: string): string | undefined
     return tag === 'image' ? heldPicture(value) : undefined
   }
   if (name === 'style') return withinSite(value, nowhere) || undefined
-  return /url\s*\(|\\/i.test(value.replaceAll(HERE, '')) ? undefined : value
+  return staysHere(value) ? value : undefined
 }
 
 function isTooDeep(text: string): boolean {
@@ -128,7 +127,8 @@ function cleanOnce(text: string): string | undefined {
 /**
  * A vector picture with what it may hold: shapes, words, gradients and its own style sheet;
  * nothing that runs, moves or loads from elsewhere. Undefined where the text is none, is too
- * long or too deep to be one, or is one thing to one reader and another to the next.
+ * long or too deep to be one, would come to too many elements when its references are followed,
+ * or is one thing to one reader and another to the next.
  */
 export function cleanSvg(text: string): string | undefined {
   const whole = withEntities(text, mostSvg)
@@ -136,7 +136,7 @@ export function cleanSvg(text: string): string | undefined {
   let clean = cleanOnce(whole)
   for (let pass = 1; pass < MOST_PASSES && clean !== undefined; pass += 1) {
     const next = cleanOnce(clean)
-    if (next === clean) return clean
+    if (next === clean) return drawnElements(clean) > mostDrawn ? undefined : clean
     clean = next
   }
   return undefined
