@@ -20,14 +20,8 @@ declare module '*/watch.mjs' {
   }) => Promise<void>
 }
 declare module '*/fair.mjs' {
-  interface Answer {
-    readonly destroyed: boolean
-    once(event: 'close', listener: () => void): unknown
-  }
-  export const fairly: (
-    handle: (request: { url: string }, response: Answer) => void,
-    longest?: number,
-  ) => (request: { url: string }, response: Answer) => void
+  import type { RequestListener } from 'node:http'
+  export const fairly: (handle: RequestListener, longest?: number) => RequestListener
 }
 
 declare module 'fontverter' {

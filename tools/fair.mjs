@@ -1,43 +1,89 @@
 /** The site that a request is about, by its address; but for those that wait for something that happens elsewhere. */
 const SITE = /^\/api\/sites\/([^/?]+)(?!\/(?:live|jobs|wide|present|publication)\b)(?:[/?]|$)/
 
-/** How long a request may keep others of its site waiting, in milliseconds: one that arrives slowly, or takes long, does not stop them. */
+/** How long a request may keep others of its site waiting, in milliseconds: one that takes long does not stop them. */
 const LONGEST = 1000
+
+const hasBody = ({ headers }) =>
+  headers['transfer-encoding'] !== undefined || Number(headers['content-length'] ?? 0) > 0
+
+/**
+ * Calls back once the body of a request is here as a whole: one that never comes keeps nobody
+ * waiting. `isWhole` is false for a body that is larger than what a stream holds unread.
+ */
+function onceArrived(request, callback) {
+  if (request.complete || !hasBody(request)) return callback(true)
+  const look = () => {
+    const isFull = request.readableLength >= request.readableHighWaterMark
+    if (!request.complete && !isFull) return
+    request.off('readable', look)
+    callback(request.complete)
+  }
+  request.on('readable', look)
+}
+
+/** Those who wait for their turn: by connection, so that one with many requests stands before others once only. */
+class Waiting {
+  #bySocket = new Map()
+  add(socket, begin) {
+    const own = this.#bySocket.get(socket)
+    if (own) own.push(begin)
+    else this.#bySocket.set(socket, [begin])
+  }
+  /** The next to have the turn; what belongs to a closed connection is dropped. */
+  take() {
+    for (const [socket, own] of this.#bySocket) {
+      this.#bySocket.delete(socket)
+      if (socket.destroyed) continue
+      const begin = own.shift()
+      if (own.length) this.#bySocket.set(socket, own)
+      return begin
+    }
+    return undefined
+  }
+}
 
 /**
  * Takes requests about one site one after the other. One process answers
  * everybody: without this a crowd on one site stands before every other site,
- * too. A request gives its turn up when it is answered, or after a while.
+ * too. A request gives its turn up when it is answered, when its connection
+ * closes, or after a while. A body that is too large to wait unread takes no turn.
  */
 export function fairly(handle, longest = LONGEST) {
   /** Those who wait, by site; a site is there while one of its requests has the turn. */
-  const waiting = new Map()
+  const sites = new Map()
   const pass = (site) => {
-    const next = waiting.get(site)?.shift()
-    if (next) next()
-    else waiting.delete(site)
+    const begin = sites.get(site).take()
+    if (begin) begin()
+    else sites.delete(site)
   }
   return (request, response) => {
     const site = SITE.exec(request.url ?? '')?.[1]
     if (site === undefined) return void handle(request, response)
+    const { socket } = request
     const begin = () => {
-      // Whoever has gone away meanwhile is not answered.
-      if (response.destroyed) return pass(site)
       let hasTurn = true
       const end = () => {
         clearTimeout(timer)
+        socket.off('close', end)
         if (hasTurn) pass(site)
         hasTurn = false
       }
       const timer = setTimeout(end, longest)
       response.once('close', end)
+      // The answers of a connection wait for one another; those behind the first are not told of its end.
+      socket.once('close', end)
       handle(request, response)
     }
-    const queue = waiting.get(site)
-    if (queue) queue.push(begin)
-    else {
-      waiting.set(site, [])
-      begin()
-    }
+    onceArrived(request, (isWhole) => {
+      if (socket.destroyed) return
+      if (!isWhole) return void handle(request, response)
+      const waiting = sites.get(site)
+      if (waiting) waiting.add(socket, begin)
+      else {
+        sites.set(site, new Waiting())
+        begin()
+      }
+    })
   }
 }

@@ -1,18 +1,24 @@
-import { EventEmitter } from 'node:events'
+import { EventEmitter, once } from 'node:events'
+import { createServer, request as httpRequest, type Server } from 'node:http'
+import { connect, type AddressInfo } from 'node:net'
 import { fairly } from './fair.mjs'
 
-class Response extends EventEmitter {
+class Socket extends EventEmitter {
   destroyed = false
+  close() {
+    this.destroyed = true
+    this.emit('close')
+  }
 }
 
 function asked(longest?: number) {
   const begun: string[] = []
-  const handle = fairly(({ url }) => void begun.push(url), longest)
+  const handle = fairly(({ url }) => void begun.push(url!), longest)
   return {
     begun,
-    ask(url: string) {
-      const response = new Response()
-      handle({ url }, response)
+    ask(url: string, socket = new Socket()) {
+      const response = new EventEmitter()
+      handle({ url, socket, headers: {}, complete: true } as never, response as never)
       return response
     },
   }
@@ -37,7 +43,9 @@ test('one site after the other by turns, other sites and pages at once', () => {
 test('whoever went away is passed over, and a turn is passed on once', () => {
   const { begun, ask } = asked()
   const first = ask('/api/sites/a/1')
-  ask('/api/sites/a/2').destroyed = true
+  const gone = new Socket()
+  ask('/api/sites/a/2', gone)
+  gone.close()
   const third = ask('/api/sites/a/3')
   ask('/api/sites/a/4')
   first.emit('close')
@@ -45,6 +53,20 @@ test('whoever went away is passed over, and a turn is passed on once', () => {
   expect(begun).toEqual(['/api/sites/a/1', '/api/sites/a/3'])
   third.emit('close')
   expect(begun.at(-1)).toBe('/api/sites/a/4')
+})
+
+test('a connection with many requests takes turns with others, and takes them along when it closes', () => {
+  const { begun, ask } = asked()
+  const crowd = new Socket()
+  for (let n = 0; n < 500; n += 1) ask(`/api/sites/a/crowd${n}`, crowd)
+  const other = ask('/api/sites/a/other')
+  expect(begun).toEqual(['/api/sites/a/crowd0'])
+  crowd.close()
+  expect(begun).toEqual(['/api/sites/a/crowd0', '/api/sites/a/other'])
+  other.emit('close')
+  ask('/api/sites/a/after')
+  expect(begun).toHaveLength(3)
+  expect(crowd.listenerCount('close')).toBe(0)
 })
 
 test('a request that takes long keeps nobody waiting for ever', async () => {
@@ -62,4 +84,70 @@ test('a request that takes long keeps nobody waiting for ever', async () => {
   ask('/api/sites/a/after')
   await untilBegun(4)
   expect(begun.at(-1)).toBe('/api/sites/a/after')
+})
+
+describe('on a real server', () => {
+  /** So long that a turn that is not passed on makes the test fail by its own limit. */
+  const forever = 10_000_000
+  let server: Server
+  let port = 0
+  const bodies: string[] = []
+  beforeAll(async () => {
+    const handle = fairly((request, response) => {
+      let body = ''
+      request.on('data', (data: Buffer) => (body += data.toString()))
+      request.on('end', () => {
+        bodies.push(body)
+        response.end(`${request.url} ${body.length}`)
+      })
+    }, forever)
+    server = createServer(handle)
+    server.listen(0, '127.0.0.1')
+    await once(server, 'listening')
+    port = (server.address() as AddressInfo).port
+  })
+  afterAll(() => {
+    server.closeAllConnections()
+    server.close()
+  })
+  const post = (path: string, body: string) =>
+    new Promise<string>((resolve, reject) => {
+      const sent = httpRequest({ port, path, method: 'POST', host: '127.0.0.1' }, (response) => {
+        let text = ''
+        response.on('data', (data: Buffer) => (text += data.toString()))
+        response.on('end', () => resolve(text))
+      })
+      sent.on('error', reject)
+      sent.end(body)
+    })
+  const opened = async (text: string) => {
+    const socket = connect(port, '127.0.0.1')
+    await once(socket, 'connect')
+    socket.on('error', () => undefined)
+    socket.write(text)
+    await new Promise((resolve) => setTimeout(resolve, 50))
+    return socket
+  }
+  const head = (length: number) =>
+    `POST /api/sites/a/edits HTTP/1.1\r\nhost: x\r\ncontent-length: ${length}\r\n\r\n`
+
+  test('bodies that never come, or only in part, keep nobody waiting', async () => {
+    const sockets = [await opened(head(100)), await opened(`${head(100)}half`)]
+    sockets.push(await opened(head(900_000) + 'x'.repeat(200_000)))
+    expect(await post('/api/sites/a/edits', 'whole')).toBe('/api/sites/a/edits 5')
+    for (const socket of sockets) socket.destroy()
+  })
+
+  test('a connection that closes with requests under way lets others on', async () => {
+    const one = `GET /api/sites/a HTTP/1.1\r\nhost: x\r\n\r\n`
+    const socket = await opened(one.repeat(300) + head(5))
+    socket.destroy()
+    expect(await post('/api/sites/a/edits', 'whole')).toBe('/api/sites/a/edits 5')
+  })
+
+  test.each([1, 60_000, 70_000, 3_000_000])('a body of %i bytes arrives whole', async (length) => {
+    const body = Array.from({ length }, (_, i) => String(i % 10)).join('')
+    expect(await post('/api/sites/a/edits', body)).toBe(`/api/sites/a/edits ${length}`)
+    expect(bodies.at(-1)).toBe(body)
+  })
 })
