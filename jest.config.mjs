@@ -7,6 +7,8 @@ export default {
   maxWorkers: '100%',
   // A busy machine is no fault; only what never ends is.
   testTimeout: 60_000,
+  // Threads of the server run a bundle, as they do in the application.
+  globalSetup: '<rootDir>/tools/before-tests.mjs',
   setupFiles: ['<rootDir>/tools/own-files.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@demo/(.*)$': '<rootDir>/demo/$1' },
   transform: { '^.+\\.(t|j|mj)sx?$': ['@swc/jest', { jsc: { target: 'es2022' } }] },

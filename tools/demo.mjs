@@ -1,6 +1,13 @@
 import { readFileSync, rmSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
-import { ensureBuild, ensureDebian, ensureFonts, ensurePackages, isRunning } from './machine.mjs'
+import {
+  bundleReader,
+  ensureBuild,
+  ensureDebian,
+  ensureFonts,
+  ensurePackages,
+  isRunning,
+} from './machine.mjs'
 import { removePostgres, startPostgres } from './postgres.mjs'
 import { startServer, startWorker } from './server.mjs'
 import { Failure, freePort, npx, stateFolder, step } from './steps.mjs'
@@ -131,6 +138,7 @@ export async function run({ name, options }) {
       return told.trim().split('\n').at(-1)
     })
     if (name === 'demo') await ensureBuild()
+    else await bundleReader()
     const [port, publishedPort] = [await freePort(firstPort), await freePort(firstPort + 1000)]
     const start = () =>
       startServer({

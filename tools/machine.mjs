@@ -139,13 +139,18 @@ function filesBelow(folder) {
 /** The worker: one file beside the build, its packages left where they are. */
 export const workerFile = path.join(stateFolder, 'worker.mjs')
 
-const bundleWorker = () =>
+/** What threads of the server read what strangers made with. */
+const readerFile = path.join(stateFolder, 'reader.mjs')
+
+const bundle = (source, file) =>
   npx('esbuild', [
-    'src/worker/main.ts',
+    source,
     ...['--bundle', '--platform=node', '--format=esm', '--packages=external'],
     '--tsconfig=tsconfig.json',
-    `--outfile=${workerFile}`,
+    `--outfile=${file}`,
   ])
+
+export const bundleReader = () => bundle('src/reader/main.ts', readerFile)
 
 /** Builds the application, when its sources are not those of the last build. */
 export async function ensureBuild() {
@@ -159,13 +164,14 @@ export async function ensureBuild() {
     sources.map((file) => `${path.relative(root, file)} ${digest(readFileSync(file))}`).join('\n'),
   )
   const stamp = path.join(stateFolder, 'build-stamp')
-  const built = existsSync(path.join(root, '.next', 'BUILD_ID')) && existsSync(workerFile)
+  const built = [path.join(root, '.next', 'BUILD_ID'), workerFile, readerFile].every(existsSync)
   if (built && stampOf(stamp) === wanted) return
   await step('Building', async () => {
     await npx('next', ['build'], {
       advice: 'read the messages above; ./easel test names the file at fault',
     })
-    await bundleWorker()
+    await bundle('src/worker/main.ts', workerFile)
+    await bundleReader()
     writeFileSync(stamp, wanted)
   })
 }

@@ -41,7 +41,7 @@ export { changeRecipe, keepRecipe, listRecipes } from './recipes'
 export { picturesHolding, recoloredPicture } from './recoloring'
 export { readFontFile, takeFont } from './fonts'
 export { changeLivery, keepLivery, listLiveries, liveryFrom } from './liveries'
-export { beginFromArchive, mostArchive, writeArchive } from './archive'
+export { beginFromArchiveApart, mostArchive, writeArchive } from './archive'
 export { StorageFailed } from './storage'
 export {
   dryExchange,

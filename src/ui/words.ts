@@ -105,6 +105,10 @@ const archiveWords: Readonly<Record<ArchiveFault, string>> = {
     'This archive holds more than can be taken: 200 MB packed, 600 MB in all, 30 MB a file. Nothing was stored.',
   'file-gone':
     'The file of a picture of this site is gone from the file store. Take that picture away or bring it anew, then try again.',
+  font: 'A font in this archive can’t be read, or its rights forbid embedding. Export the site again without it; nothing was stored.',
+  'too-long':
+    'Reading this archive took longer than four minutes, so it was stopped. Export the site again, without its history; nothing was stored.',
+  busy: 'The server is reading as many files as it can. Try again in a minute; nothing was stored.',
   picture:
     'A picture in this archive cannot be read. Take one that was made anew; nothing was stored.',
 }
@@ -131,6 +135,9 @@ const fontWords: Readonly<Record<FontFault, string>> = {
   'no-letters':
     'This font has no letters from a to z, so pages could not be read in it. Take one for text.',
   'too-large-inside': 'Unpacked, this font has more than 30 MB. Take one with fewer characters.',
+  'too-complex':
+    'This font is too complex to read: a letter has more than 32,767 points, or it took too long. Use a simpler font.',
+  busy: 'The server is reading as many files as it can. Try again in a minute.',
   forbidden:
     'The rights written in this font forbid embedding it, so it cannot stand on a website. Ask its maker for a web licence, or take another.',
   'print-only':

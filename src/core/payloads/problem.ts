@@ -21,6 +21,10 @@ export type FontFault =
   | 'too-large-inside'
   | 'forbidden'
   | 'print-only'
+  /** A letter of it has more points than programs draw, or it takes too long to read. */
+  | 'too-complex'
+  /** Too many files are being read at the same time. */
+  | 'busy'
 
 /** Why a file is no archive of a site that can be taken. */
 export type ArchiveFault =
@@ -31,6 +35,12 @@ export type ArchiveFault =
   | 'foreign'
   | 'too-large'
   | 'picture'
+  /** A font in it cannot be read, or its rights forbid embedding. */
+  | 'font'
+  /** It takes longer to read than any site does. */
+  | 'too-long'
+  /** Too many files are being read at the same time. */
+  | 'busy'
   /** A file of the site is no longer in the file store, so no archive of it is made. */
   | 'file-gone'
 

@@ -71,6 +71,7 @@ export {
   mostSections,
   seatOf,
   sectionSchema,
+  isTree,
   sectionOf,
   sectionsInOrder,
   shownSections,

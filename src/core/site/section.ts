@@ -67,6 +67,36 @@ export function walkSection(
   step(section.children, [])
 }
 
+/**
+ * Whether elements are a tree: each is held once at most, and none by itself or by what it holds.
+ * Whatever walks through a body relies on that.
+ */
+export function isTree(body: Body): boolean {
+  const holders = new Map<string, string | undefined>()
+  const hold = (ids: readonly string[] | undefined, holder?: string) => {
+    for (const id of ids ?? []) {
+      if (holders.has(id)) return false
+      holders.set(id, holder)
+    }
+    return true
+  }
+  const isHeldOnce =
+    Object.values(body.sections).every(({ children }) => hold(children)) &&
+    Object.values(body.elements).every(({ id, children }) => hold(children, id))
+  if (!isHeldOnce) return false
+  const safe = new Set<string>()
+  return [...holders.keys()].every((first) => {
+    const way = new Set<string>()
+    for (let id: string | undefined = first; id !== undefined && !safe.has(id);) {
+      if (way.has(id)) return false
+      way.add(id)
+      id = holders.get(id)
+    }
+    for (const id of way) safe.add(id)
+    return true
+  })
+}
+
 export function sectionOf(body: Body, element: ElementId): SectionId | undefined {
   return sectionsInOrder(body).find((section) => {
     let found = false

@@ -1,51 +1,17 @@
-import { randomUUID } from 'node:crypto'
-import { unzipSync, zipSync, strToU8, type Zippable } from 'fflate'
+import { readFileSync } from 'node:fs'
+import { strToU8 } from 'fflate'
 import sharp from 'sharp'
-import { canonicalJson, pageVersion, pictureVersion, recordsOf, type Page } from '@/core/site'
+import { canonicalJson, fontVersion, pictureVersion, type Page } from '@/core/site'
 import { localOwner } from '../access'
-import {
-  closeTestDatabase,
-  openTestDatabase,
-  revisionOf,
-  siteId,
-  stranger,
-} from '../database/database.fixture'
-import { select } from '../database/sets'
-import { readHistory, redo, saveEdits, undo } from '../edits'
-import { checkIndex } from '../uses'
+import { closeTestDatabase, openTestDatabase, siteId, stranger } from '../database/database.fixture'
+import { saveEdits } from '../edits'
 import { hashOf, loadWhole } from '../records'
 import { takePicture } from '../sites'
+import { changed, countSites, manifest, recordsIn, withManifest, written } from './archive.fixture'
 import { beginFromArchive, writeArchive } from '.'
 
 beforeAll(() => openTestDatabase('archive_test'))
 afterAll(closeTestDatabase)
-
-const written = async (site = siteId) => {
-  const archive = await writeArchive(localOwner, site)
-  if (!archive.ok) throw new Error(archive.problem.code)
-  return Buffer.from(archive.value.data)
-}
-const countSites = async () =>
-  (await select<{ count: number }>('select count(*)::int as count from sites', []))[0]!.count
-const countFaults = async () => (await checkIndex()).faults.length
-const recordsIn = async (site: string) =>
-  recordsOf(await loadWhole(site)).map(({ kind, id, record }) => [kind, id, canonicalJson(record)])
-
-/** An archive with some of its entries changed. */
-async function changed(change: (entries: Record<string, Uint8Array>) => void): Promise<Buffer> {
-  const entries = unzipSync(await written())
-  change(entries)
-  return Buffer.from(zipSync(entries as Zippable))
-}
-const manifest = (entries: Record<string, Uint8Array>) =>
-  JSON.parse(Buffer.from(entries['site.json']!).toString()) as {
-    version: number
-    records: Array<{ kind: string; id: string; hash: string; schema: number }>
-    files: string[]
-  }
-const withManifest = (entries: Record<string, Uint8Array>, next: object) => {
-  entries['site.json'] = strToU8(JSON.stringify(next))
-}
 
 test('a site that was kept as a file is read back in full, record for record, under a name of its own', async () => {
   const begun = await beginFromArchive(localOwner, await written())
@@ -181,6 +147,78 @@ test('a snippet that runs something is taken clean, and its page is told', async
   expect(JSON.stringify(pages)).not.toContain('alert(1)')
 })
 
+/** An archive with one of its pages changed, whose hash is right. */
+const withPage = (change: (page: Page) => unknown) =>
+  changed((entries) => {
+    const list = manifest(entries)
+    const page = list.records.find(({ kind }) => kind === 'page')!
+    const name = `records/page/${page.id}.json`
+    const record = JSON.parse(Buffer.from(entries[name]!).toString()) as Page
+    change(record)
+    const text = canonicalJson(record)
+    entries[name] = strToU8(text)
+    page.hash = hashOf(text)
+    withManifest(entries, list)
+  })
+
+test.each<readonly [string, (page: Page) => unknown]>([
+  [
+    'its own child',
+    ({ body }) => {
+      const [element] = Object.values(body.elements)
+      element!.children = [element!.id]
+    },
+  ],
+  [
+    'held twice by others that are held twice',
+    ({ body }) => {
+      const all = Object.values(body.elements)
+      all.forEach((each, i) => {
+        if (all[i + 1]) each.children = [all[i + 1]!.id, all[i + 1]!.id]
+      })
+    },
+  ],
+])('an element that is %s is refused at once', async (_, change) => {
+  expect(await beginFromArchive(localOwner, await withPage(change))).toMatchObject({
+    problem: { code: 'archive', why: 'tampered' },
+  })
+})
+
+describe('fonts', () => {
+  const withFont = (bytes: Uint8Array) =>
+    changed((entries) => {
+      const list = manifest(entries)
+      const file = hashOf(bytes)
+      const font = {
+        ...{ schema: fontVersion, id: 'own', file, fileName: 'own.woff2', family: 'Own' },
+        ...{ style: 'normal', weights: [400, 400], license: 'Nobody asked.' },
+      }
+      const text = canonicalJson(font as never)
+      entries['records/font/own.json'] = strToU8(text)
+      entries[`files/${file}`] = bytes
+      list.records.push({ kind: 'font', id: 'own', schema: fontVersion, hash: hashOf(text) })
+      withManifest(entries, { ...list, files: [...list.files, file] })
+    })
+
+  test('that are none are refused, and nothing is stored', async () => {
+    const before = await countSites()
+    for (const bytes of [strToU8('<script>alert(1)</script>'), strToU8('wOF2 and no more')]) {
+      expect(await beginFromArchive(localOwner, await withFont(bytes))).toMatchObject({
+        problem: { code: 'archive', why: 'font' },
+      })
+    }
+    expect(await countSites()).toBe(before)
+  })
+
+  test('that are whole come along to the byte', async () => {
+    const bytes = readFileSync('public/fonts/sheet-words.woff2')
+    const begun = await beginFromArchive(localOwner, await withFont(bytes))
+    if (!begun.ok) throw new Error(JSON.stringify(begun.problem))
+    const { fonts } = await loadWhole(begun.value.id)
+    expect(fonts['own']!.file).toBe(hashOf(bytes))
+  })
+})
+
 describe('pictures', () => {
   const take = (bytes: Uint8Array, name = 'A photo.JPG') =>
     takePicture(localOwner, siteId, name, bytes)
@@ -246,104 +284,5 @@ describe('pictures', () => {
     ['nothing', 'not-a-picture', async () => Buffer.of()],
   ])('%s is told', async (_, why, make) => {
     expect(await take(await make())).toEqual({ ok: false, problem: { code: 'picture', why } })
-  })
-})
-
-describe('with its history', () => {
-  const withHistory = async (site: string) => {
-    const archive = await writeArchive(localOwner, site, true)
-    if (!archive.ok) throw new Error(archive.problem.code)
-    return Buffer.from(archive.value.data)
-  }
-  const plain = async (site: string) => {
-    const copy = await beginFromArchive(localOwner, await written(site))
-    if (!copy.ok) throw new Error(copy.problem.code)
-    return copy.value.id
-  }
-  const to = async (site: string, ...edits: object[]) => {
-    for (const edit of edits) {
-      const sent = [{ clientId: randomUUID(), edit: edit as never }]
-      const result = await saveEdits(localOwner, site, await revisionOf(site), sent)
-      expect(result).toMatchObject({ ok: true })
-    }
-  }
-  const texts = (site: string) =>
-    recordsIn(site).then((all) => all.map((each) => each.join(' ')).join('\n'))
-
-  test('a site is read back with every step, and goes back through them to the first bytes', async () => {
-    const site = await plain(siteId)
-    const first = await texts(site)
-    await to(
-      site,
-      { type: 'setSlot', slot: 'brand', value: '#5b2a86' },
-      { type: 'removePage', page: 'about' },
-      { type: 'renameSite', name: 'Other' },
-    )
-    expect(await undo(localOwner, site, await revisionOf(site))).toMatchObject({ ok: true })
-    const begun = await beginFromArchive(localOwner, await withHistory(site))
-    if (!begun.ok) throw new Error(begun.problem.code)
-    const copy = begun.value.id
-    expect(await texts(copy)).toBe(await texts(site))
-    const told = async (of: string) => {
-      const history = await readHistory(localOwner, of)
-      return history.ok && history.value.entries.map(({ at: _at, ...each }) => each)
-    }
-    expect(await told(copy)).toEqual(await told(site))
-    for (let i = 0; i < 2; i += 1) {
-      expect(await undo(localOwner, copy, await revisionOf(copy))).toMatchObject({ ok: true })
-    }
-    expect(await texts(copy)).toBe(first)
-    expect(await redo(localOwner, copy, await revisionOf(copy))).toMatchObject({ ok: true })
-    expect(await countFaults()).toBe(0)
-  })
-
-  test.each<readonly [string, (history: Array<Record<string, unknown>>) => unknown]>([
-    ['no list', () => ({})],
-    ['steps out of order', (all) => [...all].reverse()],
-    ['a step back to what comes after', ([one]) => [{ ...one, target: 7 }]],
-    ['a kind that is none', ([one]) => [{ ...one, kind: 'drop' }]],
-    [
-      'a record of a version that there is not',
-      ([one]) => [{ ...one, records: [{ kind: 'page', id: 'home', schema: 99, changes: [] }] }],
-    ],
-  ])('a history with %s is refused, and nothing is stored', async (_, change) => {
-    const site = await plain(siteId)
-    await to(site, { type: 'renameSite', name: 'One' }, { type: 'renameSite', name: 'Two' })
-    const entries = unzipSync(await withHistory(site))
-    const history = JSON.parse(Buffer.from(entries['history.json']!).toString()) as Array<
-      Record<string, unknown>
-    >
-    const text = JSON.stringify(change(history))
-    entries['history.json'] = strToU8(text)
-    withManifest(entries, { ...manifest(entries), history: hashOf(text) })
-    const before = await countSites()
-    const bytes = Buffer.from(zipSync(entries as Zippable))
-    expect(await beginFromArchive(localOwner, bytes)).toMatchObject({
-      problem: { code: 'archive', why: 'tampered' },
-    })
-    expect(await countSites()).toBe(before)
-  })
-
-  test('a step of it that leads to a snippet which runs is refused, and nothing is changed', async () => {
-    const docs = await loadWhole(siteId)
-    const [page, embed] = Object.values(docs.pages).flatMap(({ id, body }) =>
-      Object.values(body.elements).flatMap((each) => (each.kind === 'embed' ? [id, each] : [])),
-    ) as unknown as [string, { id: string; content: { html: string } }]
-    const site = await plain(siteId)
-    await to(site, { type: 'renameSite', name: 'One' })
-    const entries = unzipSync(await withHistory(site))
-    const [one] = JSON.parse(Buffer.from(entries['history.json']!).toString()) as [object]
-    const path = ['body', 'elements', embed.id, 'content', 'html']
-    const changes = [{ path, from: '<script>alert(1)</script>', to: embed.content.html }]
-    const records = [{ kind: 'page', id: page, schema: pageVersion, changes }]
-    const text = JSON.stringify([{ ...one, records }])
-    entries['history.json'] = strToU8(text)
-    withManifest(entries, { ...manifest(entries), history: hashOf(text) })
-    const begun = await beginFromArchive(localOwner, Buffer.from(zipSync(entries as Zippable)))
-    if (!begun.ok) throw new Error(begun.problem.code)
-    const copy = begun.value.id
-    const before = await texts(copy)
-    expect(await undo(localOwner, copy, await revisionOf(copy))).toMatchObject({ ok: false })
-    expect(await texts(copy)).toBe(before)
   })
 })

@@ -1,10 +1,14 @@
 import type { Transaction } from 'sequelize'
 import * as z from 'zod'
-import { allRecordKinds, readChanges, type RecordKind } from '@/core/site'
+import { allRecordKinds, readChanges, textFault, type RecordKind } from '@/core/site'
 import type { Actor } from '../access'
 import { insertRows, select } from '../database/sets'
 import { editRecordColumns } from '../edits/edit-records'
+import { itemsOf } from './json-items'
 import { ArchiveRefused } from './refused'
+
+/** Highest revision of a site that is taken: far below what its column holds, so that edits can follow. */
+const mostRevision = 1_000_000_000
 
 const path = z.array(z.union([z.string().max(200), z.number().int().min(0)])).max(60)
 const change = z.union([
@@ -19,12 +23,16 @@ const change = z.union([
 
 /** An edit of the history, or a step back or forth in it, with what it changed by record. */
 const entry = z.strictObject({
-  revision: z.number().int().min(1),
+  revision: z.number().int().min(1).max(mostRevision),
   kind: z.enum(['do', 'undo', 'redo']),
   target: z.number().int().min(1).nullable(),
   standing: z.enum(['live', 'undone', 'abandoned', 'closed']).nullable(),
   told: z.string().max(2000),
-  at: z.iso.datetime({ offset: true }),
+  at: z.iso
+    .datetime({ offset: true })
+    .transform((text) => new Date(text))
+    .refine((time) => time.getTime() >= 0 && time.getFullYear() < 10_000, 'not a time of an edit')
+    .transform((time) => time.toISOString()),
   records: z.array(
     z.strictObject({
       kind: z.enum(allRecordKinds as [RecordKind, ...RecordKind[]]),
@@ -34,8 +42,16 @@ const entry = z.strictObject({
     }),
   ),
 })
-const historySchema = z.array(entry).max(1_000_000)
-export type ArchivedHistory = z.infer<typeof historySchema>
+/** Most entries of a history; a person who works all day makes some hundreds. */
+const mostEntries = 1_000_000
+
+/** An entry as it is kept: the changes of each record are one text, as in the database. */
+type Kept = Omit<z.infer<typeof entry>, 'records'> & {
+  readonly records: ReadonlyArray<
+    Omit<z.infer<typeof entry>['records'][number], 'changes'> & { readonly changes: string }
+  >
+}
+export type ArchivedHistory = readonly Kept[]
 
 /** The whole history of a site. */
 export async function writeHistory(siteId: string, transaction: Transaction): Promise<string> {
@@ -78,23 +94,26 @@ export const filesIn = (history: string): string[] => [
 ]
 
 /**
- * A history as it may be kept; throws `ArchiveRefused` where it is none. What a step leads to is
+ * A history as it may be kept, read entry by entry up to the first fault; throws `ArchiveRefused` where it is none. What a step leads to is
  * checked when it is taken, as every step is: one that leads to what may not stand is refused then.
  */
-export function readHistory(json: unknown): ArchivedHistory {
-  const parsed = historySchema.safeParse(json)
-  if (!parsed.success) throw new ArchiveRefused('tampered')
-  let last = 0
-  for (const { revision, target, records } of parsed.data) {
-    if (revision <= last || (target !== null && target >= revision)) {
+export function readHistory(data: Buffer): ArchivedHistory {
+  const history: Kept[] = []
+  for (const json of itemsOf(data)) {
+    if (history.length === mostEntries || textFault(json)) throw new ArchiveRefused('tampered')
+    const parsed = entry.safeParse(json)
+    if (!parsed.success) throw new ArchiveRefused('tampered')
+    const { revision, target, records } = parsed.data
+    if (revision <= (history.at(-1)?.revision ?? 0) || (target !== null && target >= revision)) {
       throw new ArchiveRefused('tampered')
     }
-    last = revision
     for (const { kind, schema, changes } of records) {
       readChanges(kind, schema, changes as Parameters<typeof readChanges>[2])
     }
+    const kept = records.map((each) => ({ ...each, changes: JSON.stringify(each.changes) }))
+    history.push({ ...parsed.data, records: kept })
   }
-  return parsed.data
+  return history
 }
 
 /** Keeps a history that was read with a site that was just begun. */
@@ -128,13 +147,7 @@ export async function keepHistory(
     'edit_records',
     editRecordColumns,
     history.flatMap(({ revision, records }) =>
-      records.map(({ changes, ...record }, n) => ({
-        ...record,
-        site_id: siteId,
-        revision,
-        n,
-        changes: JSON.stringify(changes),
-      })),
+      records.map((record, n) => ({ ...record, site_id: siteId, revision, n })),
     ),
     transaction,
   )

@@ -5,6 +5,7 @@ import { withCleanSnippets } from '@/core/markup'
 import {
   homePath,
   isUnreadable,
+  isTree,
   isWholeRecord,
   readRecord,
   recordKinds,
@@ -18,7 +19,9 @@ import {
   type SiteDocs,
 } from '@/core/site'
 import { hashOf } from '../records'
+import { readyFont } from '../fonts/ready-font'
 import { readyPicture } from '../sites/ready-picture'
+import { isWoff2 } from '../storage'
 import {
   archiveVersion,
   fileEntryName,
@@ -156,10 +159,38 @@ function checkWhole(docs: SiteDocs): void {
   )
   const isWhole =
     isWholeRecord('frame', docs.frame) &&
+    [docs.frame, ...pages].every(({ body }) => isTree(body)) &&
     paths.includes(homePath) &&
     new Set(paths).size === paths.length &&
     new Set(names).size === names.length
   if (!isWhole) throw new ArchiveRefused('tampered')
+}
+
+/** The file of a picture or font, as the archive holds it. */
+function fileOf({ file }: { readonly file: string }, entries: ReadonlyMap<string, Buffer>): Buffer {
+  const bytes = entries.get(fileEntryName(file))
+  if (!bytes) throw new ArchiveRefused('incomplete')
+  if (hashOf(bytes) !== file) throw new ArchiveRefused('tampered')
+  return bytes
+}
+
+/** Fonts are read as if somebody uploaded them: to their end, with their rights. Their bytes stay. */
+async function takeFonts(
+  fonts: readonly Font[],
+  entries: ReadonlyMap<string, Buffer>,
+  files: Map<string, Uint8Array>,
+): Promise<Font[]> {
+  const taken: Font[] = []
+  for (const font of fonts) {
+    const bytes = fileOf(font, entries)
+    if (!isWoff2(bytes)) throw new ArchiveRefused('font')
+    const ready = await readyFont(bytes)
+    if (!ready.ok) throw new ArchiveRefused('font')
+    files.set(font.file, bytes)
+    const { whole: _said, ...own } = font
+    taken.push(ready.value.whole ? { ...own, whole: true } : own)
+  }
+  return taken
 }
 
 /** Pictures are taken as if somebody brought them anew: cleaned, and read to their end. */
@@ -171,9 +202,7 @@ async function takePictures(
 ): Promise<Picture[]> {
   const taken: Picture[] = []
   for (const picture of pictures) {
-    const bytes = entries.get(fileEntryName(picture.file))
-    if (!bytes) throw new ArchiveRefused('incomplete')
-    if (hashOf(bytes) !== picture.file) throw new ArchiveRefused('tampered')
+    const bytes = fileOf(picture, entries)
     const ready = await readyPicture(bytes)
     if (!ready.ok) throw new ArchiveRefused('picture')
     const { data, mediaType, width, height, leftOut: what = [] } = ready.value
@@ -186,9 +215,16 @@ async function takePictures(
   return taken
 }
 
+/** Whether a file that only the history speaks of is a picture or a font as it may be kept, to the byte. */
+async function mayBeKept(bytes: Buffer): Promise<boolean> {
+  if (isWoff2(bytes)) return (await readyFont(bytes)).ok
+  const ready = await readyPicture(bytes)
+  return ready.ok && Buffer.compare(ready.value.data, bytes) === 0
+}
+
 /**
- * The history of an archive. Files that only it speaks of are taken as they are, where they are
- * pictures as they may be kept; what they were is told where they are not.
+ * The history of an archive. Files that only it speaks of are taken where they may be kept as
+ * they are; a step that leads to one that is not is refused when somebody takes it.
  */
 async function historyOf(
   { history: hash }: Manifest,
@@ -197,16 +233,12 @@ async function historyOf(
 ): Promise<ArchivedHistory> {
   if (!hash) return []
   const data = entries.get(historyName)
-  if (data && hashOf(data) !== hash) throw new ArchiveRefused('tampered')
-  const json = jsonOf(data)
-  if (textFault(json)) throw new ArchiveRefused('tampered')
-  const history = readHistory(json)
-  for (const of of filesIn(data!.toString('utf8'))) {
+  if (!data) throw new ArchiveRefused('incomplete')
+  if (hashOf(data) !== hash) throw new ArchiveRefused('tampered')
+  const history = readHistory(data)
+  for (const of of filesIn(data.toString('utf8'))) {
     const bytes = files.has(of) ? undefined : entries.get(fileEntryName(of))
-    if (!bytes) continue
-    const ready = await readyPicture(bytes)
-    if (!ready.ok || hashOf(ready.value.data) !== of) continue
-    files.set(of, ready.value.data)
+    if (bytes && hashOf(bytes) === of && (await mayBeKept(bytes))) files.set(of, bytes)
   }
   return history
 }
@@ -226,13 +258,7 @@ export async function readArchive(bytes: Buffer): Promise<ReadSite> {
     if (!frame || more.length) throw new ArchiveRefused('tampered')
     const files = new Map<string, Uint8Array>()
     const pictures = await takePictures(of<Picture>('picture'), entries, files, leftOut)
-    const fonts = of<Font>('font')
-    for (const { file } of fonts) {
-      const data = entries.get(fileEntryName(file))
-      if (!data) throw new ArchiveRefused('incomplete')
-      if (hashOf(data) !== file) throw new ArchiveRefused('tampered')
-      files.set(file, data)
-    }
+    const fonts = await takeFonts(of<Font>('font'), entries, files)
     const docs = siteDocs(frame, of<Page>('page'), pictures, fonts)
     checkWhole(docs)
     return { docs, files, history: await historyOf(manifest, entries, files), leftOut }

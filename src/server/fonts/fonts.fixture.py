@@ -45,6 +45,36 @@ def make(path, family="Plain Square", fs_type=0, is_cff=False, letters=LETTERS, 
     builder.save(path)
 
 
+def make_doubling(path, levels):
+    """A font whose letters are made of two glyphs each, which are made of two, and so on."""
+    steps = [f"step{n}" for n in range(levels)]
+    builder = FontBuilder(1000, isTTF=True)
+    builder.setupGlyphOrder([".notdef", "space", *LETTERS, *steps])
+    builder.setupCharacterMap({32: "space", **{ord(letter): letter for letter in LETTERS}})
+
+    def twice(name):
+        pen = TTGlyphPen({name: None})
+        pen.addComponent(name, (1, 0, 0, 1, 0, 0))
+        pen.addComponent(name, (1, 0, 0, 1, 9, 0))
+        return pen.glyph()
+
+    outlines = {".notdef": drawn(False), "space": drawn(False), steps[0]: drawn(False)}
+    outlines.update({step: twice(steps[n]) for n, step in enumerate(steps[1:])})
+    outlines.update({letter: twice(steps[-1]) for letter in LETTERS})
+    # Counting its own points would take for ever as well.
+    builder.font.recalcBBoxes = False
+    builder.setupGlyf(outlines, calcGlyphBounds=False)
+    for glyph in outlines.values():
+        glyph.xMin = glyph.yMin = glyph.xMax = glyph.yMax = 0
+    builder.setupHorizontalMetrics({name: (500, 0) for name in outlines})
+    builder.setupHorizontalHeader(ascent=800, descent=-200)
+    builder.setupNameTable({"familyName": "Twice", "styleName": "Regular"})
+    builder.setupOS2(fsType=0)
+    builder.setupPost()
+    builder.font.recalcBBoxes = False
+    builder.save(path)
+
+
 def read(path):
     font = TTFont(path)
     name, os2 = font["name"], font["OS/2"]
@@ -70,6 +100,9 @@ def main():
     elif task == "make":
         path, options = rest
         make(path, **json.loads(options))
+    elif task == "double":
+        path, levels = rest
+        make_doubling(path, int(levels))
     elif task == "collect":
         path, *fonts = rest
         collection = TTCollection()

@@ -140,6 +140,26 @@ test('what is no font is told as what it is, and nothing falls over', async () =
   expect(await why(bomb)).toBe('too-large-inside')
 })
 
+test.each([14, 15])(
+  'a letter made of %i levels of glyphs that are made of two each is refused at once',
+  async (levels) => {
+    const file = path.join(room, `double-${levels}.ttf`)
+    python('double', file, String(levels))
+    const bytes = readFileSync(file)
+    expect(bytes.length).toBeLessThan(5000)
+    expect(await why(bytes)).toBe('too-complex')
+    expect(await takeFont(localOwner, siteId, await convert(bytes, 'woff2'))).toMatchObject({
+      problem: { code: 'font', why: 'too-complex' },
+    })
+  },
+)
+
+test('glyphs that are made of themselves, or too deep, are too complex', async () => {
+  const file = path.join(room, 'double-24.ttf')
+  python('double', file, '24')
+  expect(await why(readFileSync(file))).toBe('too-complex')
+})
+
 test('any byte changed: it is read, or refused with a reason', async () => {
   const woff2 = await convert(made('any.ttf'), 'woff2')
   for (let at = 0; at < woff2.length; at += Math.max(1, Math.floor(woff2.length / 60))) {

@@ -2,6 +2,7 @@ import { create, type Font as Parsed, type FontCollection } from 'fontkit'
 import { convert } from 'fontverter'
 import { done, refused, type FontFault, type Result } from '@/core/payloads'
 import type { Font } from '@/core/site'
+import { mostPoints, pointsOfLargest } from './glyph-points'
 
 /** Most bytes that a font may unpack to: a bomb has more. */
 const MOST_UNPACKED = 30_000_000
@@ -126,6 +127,7 @@ export async function readyFont(given: Uint8Array): Promise<Result<ReadiedFont>>
   try {
     const sfnt = await convert(bytes, 'sfnt')
     if (sfnt.length > MOST_UNPACKED) return fault('too-large-inside')
+    if (pointsOfLargest(sfnt) > mostPoints) return fault('too-complex')
     const font = create(sfnt)
     if (isCollection(font)) return fault('collection')
     const about = described(font)

@@ -3,7 +3,7 @@ import { fileHash, fileName, idFromName } from '@/core/site'
 import { siteFor, type Actor } from '../access'
 import { hashOf } from '../records'
 import { fileStore, isWoff2 } from '../storage'
-import { readyFont } from './ready-font'
+import { readFontApart } from './read-font'
 
 /**
  * Takes the bytes of a font into the file store and says how the record of it would be. The site
@@ -16,7 +16,7 @@ export async function takeFont(
 ): Promise<Result<TakenFont>> {
   const found = await siteFor(actor, 'edit', siteId)
   if (!found.ok) return found
-  const readied = await readyFont(bytes)
+  const readied = await readFontApart(bytes)
   if (!readied.ok) return readied
   const { data, ...about } = readied.value
   const file = hashOf(data)

@@ -2,6 +2,7 @@ import type { EditProblem } from '@/core/edit'
 import { withCleanSnippets } from '@/core/markup'
 import {
   changedPart,
+  isTree,
   type Frame,
   type Page,
   type RecordKind,
@@ -18,6 +19,8 @@ export function faultOf(
   const part = changedPart(record, before)
   const fault = wholeFault(kind, part)
   if (fault) return fault
-  if (!('body' in part)) return undefined
+  if (!('body' in part) || !('body' in record)) return undefined
+  const isSameTree = before && 'body' in before && before.body === record.body
+  if (!isSameTree && !isTree(record.body)) return 'not-whole'
   return withCleanSnippets<Frame | Page>(part) === part ? undefined : 'unclean-snippet'
 }

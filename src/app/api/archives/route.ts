@@ -1,7 +1,7 @@
-import { beginFromArchive, localOwner, mostArchive } from '@/server'
+import { beginFromArchiveApart, localOwner, mostArchive } from '@/server'
 import { respondToBytes } from '../respond'
 
 /** Begins a site from an archive that is sent. */
 export async function POST(request: Request): Promise<Response> {
-  return respondToBytes(request, mostArchive, (bytes) => beginFromArchive(localOwner, bytes))
+  return respondToBytes(request, mostArchive, (bytes) => beginFromArchiveApart(localOwner, bytes))
 }

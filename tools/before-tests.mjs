@@ -1,0 +1,4 @@
+import { bundleReader } from './machine.mjs'
+
+/** Before all unit tests: the bundle that threads of the server run. */
+export default bundleReader
