@@ -13,6 +13,13 @@ export default tseslint.config(
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
       eqeqeq: 'error',
       'no-console': ['error', { allow: ['warn', 'error'] }],
+      'no-restricted-properties': [
+        'error',
+        {
+          property: 'findOne',
+          message: 'It may read all rows of a site; use firstOf of server/database.',
+        },
+      ],
       'max-lines': ['error', { max: 350, skipBlankLines: true, skipComments: true }],
     },
   },

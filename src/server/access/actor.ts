@@ -1,4 +1,5 @@
 import type { Transaction } from 'sequelize'
+import { firstOf } from '../database/first-of'
 import { models, type MemberRole, type SiteRow } from '../database/models'
 
 /** Who acts. Every service takes one and checks what they may do. */
@@ -23,7 +24,7 @@ export async function roleIn(
   transaction?: Transaction,
 ): Promise<MemberRole | undefined> {
   const where = { workspaceId, userId: actor.userId }
-  const member = await models().Member.findOne({ where, transaction })
+  const member = await firstOf(models().Member, { where, transaction })
   return member?.role
 }
 

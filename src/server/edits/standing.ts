@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize'
 import type { Ahead } from '@/core/payloads'
+import { firstOf } from '../database/first-of'
 import { models, type EditRow } from '../database/models'
 
 type Kind = 'undo' | 'redo'
@@ -11,7 +12,7 @@ export const targetOf = (
   transaction?: Transaction,
   attributes?: Array<keyof EditRow>,
 ): Promise<EditRow | null> =>
-  models().Edit.findOne({
+  firstOf(models().Edit, {
     where: { siteId, standing: kind === 'undo' ? 'live' : 'undone' },
     order: [['revision', kind === 'undo' ? 'DESC' : 'ASC']],
     transaction,

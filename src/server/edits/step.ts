@@ -2,6 +2,7 @@ import type { Transaction } from 'sequelize'
 import { done, refused, type Result, type Saved } from '@/core/payloads'
 import { siteFor, type Actor } from '../access'
 import { atOneMoment } from '../database/connection'
+import { firstOf } from '../database/first-of'
 import { models, type EditRow } from '../database/models'
 import { addToHistory, changeAndTell } from './change-site'
 import { changesOf, countRecords, HistoryClosed, recordsOfEdit } from './edit-records'
@@ -17,7 +18,7 @@ type Kind = StepKind
 async function nothing(siteId: string, kind: Kind, transaction: Transaction) {
   if (kind === 'redo') return refused({ code: 'nothing-to-redo' })
   const where = { siteId, standing: 'closed' as const }
-  const closed = await models().Edit.findOne({ where, transaction })
+  const closed = await firstOf(models().Edit, { where, transaction })
   return refused({ code: closed ? 'history-closed' : 'nothing-to-undo' })
 }
 

@@ -5,6 +5,7 @@ import { done, refused, type Result } from '@/core/payloads'
 import { recordKey, type RecordRef, type SiteRecord } from '@/core/site'
 import { usesIn } from '@/core/uses'
 import type { Actor } from '../access'
+import { firstOf } from '../database/first-of'
 import { models } from '../database/models'
 import { select } from '../database/sets'
 import { loadStates, type RecordState } from '../records'
@@ -93,7 +94,7 @@ function planOf(
 ): WidePlan<Gathered> {
   return {
     async prepare(transaction) {
-      const edit = await models().Edit.findOne({ where: { siteId, revision }, transaction })
+      const edit = await firstOf(models().Edit, { where: { siteId, revision }, transaction })
       const snapshot = edit && (await checkpointOf(siteId, revision, transaction))
       if (edit?.kind !== 'do' || edit.standing !== 'live' || !snapshot) {
         return refused({ code: 'not-kept', told: edit?.told ?? '' })

@@ -11,6 +11,7 @@ import {
   type WideKind,
 } from '@/core/wide'
 import type { Actor } from '../access'
+import { firstOf } from '../database/first-of'
 import { models } from '../database/models'
 import { loadFrame, loadStates } from '../records'
 import { allBands } from '../uses/bands'
@@ -35,7 +36,7 @@ async function knownOf(
 ): Promise<Known> {
   const isAsked = asks.includes('checkpoint') && 'checkpoint' in intent
   const where = { siteId, id: isAsked ? intent.checkpoint : '' }
-  const checkpoint = isAsked ? await models().Checkpoint.findOne({ where, transaction }) : null
+  const checkpoint = isAsked ? await firstOf(models().Checkpoint, { where, transaction }) : null
   return {
     ...(checkpoint ? { checkpoint: checkpoint.name } : {}),
     frame: await loadFrame(siteId, transaction),

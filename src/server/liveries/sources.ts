@@ -6,6 +6,7 @@ import { done, refused, type LiveryEntry, type LiverySource, type Result } from 
 import { slotColor } from '@/core/resolve'
 import { isBound, isUnreadable, themesInOrder, type SlotId } from '@/core/site'
 import { siteFor, type Actor } from '../access'
+import { firstOf } from '../database/first-of'
 import { models } from '../database/models'
 import { loadFrame } from '../records'
 import { sitesToCarryTo } from '../palettes'
@@ -100,8 +101,8 @@ export async function liveryFrom(
   const livery =
     source === 'design'
       ? liveryOfDesign(id)
-      : await models()
-          .Livery.findOne({ where: { id, workspaceId: found.value.workspaceId } })
-          .then((row) => row && readLivery(row.record))
+      : await firstOf(models().Livery, {
+          where: { id, workspaceId: found.value.workspaceId },
+        }).then((row) => row && readLivery(row.record))
   return livery ? done(livery) : refused({ code: 'not-found' })
 }

@@ -5,6 +5,7 @@ import { done, refused, type Result, type ShareEntry, type SharedPalette } from 
 import { slotColor } from '@/core/resolve'
 import { slotsInOrder, type Frame } from '@/core/site'
 import { siteFor, type Actor } from '../access'
+import { firstOf } from '../database/first-of'
 import { models, type ShareRow } from '../database/models'
 import { changeSite } from '../edits'
 import { loadFrame } from '../records'
@@ -70,7 +71,7 @@ export async function revokeShare(actor: Actor, siteId: string, id: string): Pro
 /** What a link shows, to anyone; a link that is revoked and one that never was look the same. */
 export async function readShare(id: string): Promise<Result<SharedPalette>> {
   if (!/^[\w-]{32}$/.test(id)) return refused({ code: 'not-found' })
-  const row = await models().Share.findOne({ where: { id, revokedAt: null } })
+  const row = await firstOf(models().Share, { where: { id, revokedAt: null } })
   return row
     ? done({ title: row.title, ...stored.parse(row.palette) })
     : refused({ code: 'not-found' })
