@@ -28,5 +28,17 @@ export default tseslint.config(
     files: ['tools/**', 'bench/**', 'docs/**', 'demo/**', 'e2e/**', 'easel.mjs'],
     rules: { 'no-console': 'off' },
   },
+  {
+    files: ['src/**'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        ...['localStorage', 'sessionStorage'].map((name) => ({
+          name,
+          message: 'It throws where a browser is full; use ui/browser-storage.',
+        })),
+      ],
+    },
+  },
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
 )

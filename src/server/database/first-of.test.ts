@@ -12,10 +12,10 @@ afterAll(closeTestDatabase)
 
 /** The statements that a piece of work sends. */
 async function statementsOf(work: () => Promise<unknown>): Promise<string[]> {
-  const sent: string[] = []
-  database().options.logging = (sql) => sent.push(sql)
+  const query = jest.spyOn(database(), 'query')
   await work()
-  database().options.logging = false
+  const sent = query.mock.calls.map(([sql]) => String(sql))
+  query.mockRestore()
   return sent
 }
 

@@ -66,9 +66,9 @@ export function ColorEditor(props: ColorEditorProps) {
   const take = (next: Color, commit = false) => {
     const text = written(next)
     if (!commit) return onDrag(text)
-    noteRecent(writeHex(next))
     moves.over()
     onCommit(text)
+    noteRecent(writeHex(next))
   }
   const move = (to: (from: Coordinates) => Coordinates, alpha?: number) => {
     const [from, opacity] = moves.now() ?? [at, color.alpha]
@@ -81,9 +81,9 @@ export function ColorEditor(props: ColorEditorProps) {
   const takeText = (typed: string) => {
     const read = readColorText(typed)
     if ('wrong' in read) return read.wrong
-    noteRecent(writeHex(colorOf(read.value)!))
     moves.over()
     onCommit(read.value)
+    noteRecent(writeHex(colorOf(read.value)!))
     return undefined
   }
 

@@ -2,6 +2,7 @@ import { createStore } from 'zustand/vanilla'
 import type { LoadedPage, LoadedSite, Problem } from '@/core/payloads'
 import type { PageId } from '@/core/site'
 import { createSync, type Surroundings } from '@/core/sync'
+import { keepText, keptText } from '../browser-storage'
 import { siteClient, siteTransport } from './client'
 import { createPageList } from './page-list'
 import { isSameThing, type Editor, type EditorState, type ViewState } from './state'
@@ -15,21 +16,9 @@ function surroundingsOf(siteId: string): Surroundings {
       return () => clearTimeout(timer)
     },
     newId: () => crypto.randomUUID(),
-    keepUnsent(text) {
-      try {
-        if (text) sessionStorage.setItem(key, text)
-        else sessionStorage.removeItem(key)
-      } catch {
-        // Refused or full: the edits still live in memory, and leaving the window asks first.
-      }
-    },
-    readUnsent() {
-      try {
-        return sessionStorage.getItem(key)
-      } catch {
-        return null
-      }
-    },
+    // Where that is refused the edits still live in memory, and leaving the window asks first.
+    keepUnsent: (text) => void keepText('this-window', key, text),
+    readUnsent: () => keptText('this-window', key),
   }
 }
 

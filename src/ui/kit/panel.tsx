@@ -3,6 +3,7 @@
 import { GripHorizontal, X } from 'lucide-react'
 import { Dialog as Radix } from 'radix-ui'
 import { useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react'
+import { keepText, keptText } from '../browser-storage'
 import { IconButton } from './button'
 import { arrowSteps } from './arrow-steps'
 
@@ -27,7 +28,7 @@ const KEPT = 'easel-panel'
 
 function keptPlace(): Place | undefined {
   try {
-    const { x, y } = JSON.parse(localStorage.getItem(KEPT) ?? '') as Partial<Place>
+    const { x, y } = JSON.parse(keptText('this-browser', KEPT) ?? '') as Partial<Place>
     return typeof x === 'number' && typeof y === 'number' ? { x, y } : undefined
   } catch {
     return undefined
@@ -46,8 +47,7 @@ function usePlace() {
   const move = (next: Place | undefined) => {
     const kept = next && within(next)
     setPlace(kept)
-    if (kept) localStorage.setItem(KEPT, JSON.stringify(kept))
-    else localStorage.removeItem(KEPT)
+    keepText('this-browser', KEPT, kept ? JSON.stringify(kept) : null)
   }
   return [place, move] as const
 }
