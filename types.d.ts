@@ -19,6 +19,12 @@ declare module '*/watch.mjs' {
     limit?: Limit
   }) => Promise<void>
 }
+declare module '*/refusal.mjs' {
+  export const refusalOf: (request: {
+    readonly method?: string
+    readonly url?: string
+  }) => { readonly status: number; readonly words: string } | undefined
+}
 declare module '*/fair.mjs' {
   import type { RequestListener } from 'node:http'
   export const fairly: (handle: RequestListener, longest?: number) => RequestListener

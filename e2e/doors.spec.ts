@@ -12,10 +12,16 @@ interface Answer {
 }
 
 /** Asks with any `Host`, as a page could that gave this machine a name of its own. */
-function ask(path: string, host: string, at = editor, method = 'GET'): Promise<Answer> {
+function ask(
+  path: string,
+  host: string,
+  at = editor,
+  method = 'GET',
+  more: http.OutgoingHttpHeaders = {},
+): Promise<Answer> {
   return new Promise((resolve, reject) => {
     const request = http.request(
-      { host: at.hostname, port: at.port, path, method, headers: { host } },
+      { host: at.hostname, port: at.port, path, method, headers: { host, ...more } },
       (response) => {
         response.resume()
         response.on('end', () =>
@@ -49,6 +55,28 @@ test('only known names are answered, for reading too', async () => {
   for (const host of [editor.host, `localhost:${editor.port}`]) {
     expect((await ask('/api/health', host)).status).toBe(200)
   }
+})
+
+test('pages of other origins ask for nothing, and begin nothing', async () => {
+  const zip = '/api/sites/tern-and-thistle/publication/zip'
+  for (const site of ['cross-site', 'same-site']) {
+    for (const path of ['/api/sites/tern-and-thistle', zip]) {
+      const answer = await ask(path, editor.host, editor, 'GET', { 'sec-fetch-site': site })
+      expect([path, site, answer.status]).toEqual([path, site, 403])
+    }
+  }
+  const own = { 'sec-fetch-site': 'same-origin' }
+  expect((await ask('/api/health', editor.host, editor, 'GET', own)).status).toBe(200)
+})
+
+test('addresses that make no text, and methods that nobody uses, are refused and not failed', async () => {
+  for (const broken of ['%C0%AF', '%ff', '%', '%E0%A4', '%00']) {
+    for (const place of ['/', '/api/sites/', '/published/', '/files/', '/sites/', '/?q=']) {
+      const { status } = await ask(place + broken, editor.host)
+      expect([place + broken, status]).toEqual([place + broken, 400])
+    }
+  }
+  expect((await ask('/api/health', editor.host, editor, 'TRACE')).status).toBe(405)
 })
 
 test('every answer carries a policy, and nobody may show the editor inside of a page', async () => {

@@ -24,6 +24,8 @@ const plain = (status: number, words: string) =>
 /** What says by itself where it may take things from. */
 const OWN_POLICY = /^\/(?:stage|home|designs|files|published)(?:\/|$)/
 const isData = (path: string) => path.startsWith('/api/')
+/** How browsers mark what a page of another origin asks for (Fetch Metadata). */
+const FOREIGN = new Set(['cross-site', 'same-site'])
 const isPublished = (path: string) => path.startsWith('/published/')
 
 /**
@@ -48,6 +50,9 @@ export function proxy(request: NextRequest): NextResponse {
   }
   if (OWN_POLICY.test(pathname)) return withCommonHeaders(NextResponse.next())
   if (isData(pathname)) {
+    // Pages elsewhere ask for nothing here: even a question may begin work.
+    if (FOREIGN.has(request.headers.get('sec-fetch-site') ?? ''))
+      return plain(403, 'This address answers pages of the application alone.')
     const response = NextResponse.next()
     response.headers.set('content-security-policy', dataPolicy)
     return withCommonHeaders(response)

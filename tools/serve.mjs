@@ -1,6 +1,7 @@
 import { createServer } from 'node:http'
 import next from 'next'
 import { fairly } from './fair.mjs'
+import { refusalOf } from './refusal.mjs'
 
 /**
  * The built application behind a server of our own, for what the framework’s
@@ -11,7 +12,13 @@ import { fairly } from './fair.mjs'
 const [port, hostname] = [Number(process.argv[2]), '127.0.0.1']
 const application = next({ dev: false, hostname, port })
 const answer = application.getRequestHandler()
-const handle = fairly((request, response) => void answer(request, response))
+const turns = fairly((request, response) => void answer(request, response))
+const handle = (request, response) => {
+  const refusal = refusalOf(request)
+  if (!refusal) return turns(request, response)
+  response.writeHead(refusal.status, { 'content-type': 'text/plain; charset=utf-8' })
+  response.end(`${refusal.words}\n`)
+}
 await application.prepare()
 const server = createServer(
   { requestTimeout: 20_000, headersTimeout: 10_000, connectionsCheckingInterval: 1000 },

@@ -254,11 +254,11 @@ export const lostWords = (problem: Problem): string =>
   problem.code === 'edit-refused' ? editProblemWords[problem.problem] : problemWords(problem)
 
 const storageWords = {
-  full: 'The disk is full, so nothing was written. Make room, then publish again; what was published stays.',
+  full: 'The server’s disk is full, so nothing was stored. Make room on it, then try again; what was stored before is safe.',
   'read-only':
-    'The folder for files cannot be written to. Let the application write there, then publish again; what was published stays.',
+    'The server’s folder for files can’t be written to. Let the application write there, then try again; what was stored before is safe.',
   other:
-    'The files could not be written. Look at the disk, then publish again; what was published stays.',
+    'The server couldn’t write the files. Check its disk, then try again; what was stored before is safe.',
 } as const
 
 export const counted = (count: number, one: string, many = `${one}s`) =>

@@ -12,7 +12,7 @@ import {
 import { select, tell } from '@/server/database/sets'
 import { closeQueue } from '@/server/jobs'
 import { stopHearing } from '@/server/live'
-import { isDatabaseAway } from './respond'
+import { isDatabaseAway, respond } from './respond'
 
 type Handler = (
   request: Request,
@@ -153,6 +153,20 @@ test.each([
 ])('%s that stand in one another without end are refused in words', async (_, body) => {
   const response = await post(body)
   expect([response.status, await response.json()]).toEqual([400, { problem: { code: 'too-deep' } }])
+})
+
+test.each([2_147_483_648, 9e15, -1, 1.5])('a base of %d is refused in words', async (base) => {
+  const body = { ...edit({ type: 'setSlot', slot: 'brand', value: '#111111' }), base }
+  const response = await post(JSON.stringify(body))
+  expect(response.status).toBe(400)
+  expect(await response.json()).toMatchObject({ problem: { code: 'invalid', where: 'base' } })
+})
+
+test('a database whose disk is full is told as that, and nothing else', async () => {
+  const full = Object.assign(new Error('could not extend file'), { parent: { code: '53100' } })
+  const response = await respond(() => Promise.reject(full))
+  expect(response.status).toBe(507)
+  expect(await response.json()).toEqual({ problem: { code: 'storage', why: 'full' } })
 })
 
 test('one client id twice in a body is told', async () => {

@@ -82,9 +82,14 @@ export function isDatabaseAway(error: unknown): boolean {
 /** The database driver’s words for a connection that is no more; these errors have no code. */
 const GONE = /Connection terminated|server closed the connection|not queryable|Client was closed/i
 
+/** PostgreSQL's code for a disk without room (disk_full). */
+const isDatabaseFull = (error: unknown) =>
+  ((error ?? {}) as { parent?: { code?: string } }).parent?.code === '53100'
+
 /** What went wrong, as far as it can be told what to do about it. */
 function problemOf(error: unknown): Problem {
   if (isDatabaseAway(error)) return { code: 'database-away' }
+  if (isDatabaseFull(error)) return { code: 'storage', why: 'full' }
   if (error instanceof StorageFailed) return { code: 'storage', why: error.why }
   if (isUnreadable(error)) return { code: 'unreadable' }
   console.error(error)

@@ -72,7 +72,7 @@ const remedyIn = (docs: SiteDocs, ...others: SiteDocs[]) =>
 function lowest(color: Color, ...editions: SiteDocs[]): number {
   const grounds = editions.flatMap((docs) => {
     const trace = traceFacet(spotIn(docs), elementIn(docs), facetOf(heading), 'rest')
-    return groundsUnder(spotIn(docs), elementIn(docs), trace)
+    return groundsUnder(spotIn(docs), elementIn(docs), trace).map(({ ground }) => ground)
   })
   const bytes = (each: Color) => [...toBytes(each)] as [number, number, number]
   return Math.min(

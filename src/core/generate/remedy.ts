@@ -1,6 +1,6 @@
-import { contrast } from '../color'
 import type { Facet } from '../elements'
 import {
+  contrastOn,
   decisionColor,
   groundsUnder,
   readingOf,
@@ -59,7 +59,7 @@ export function remedyFor(
   )
   const ratioOf = (decision: ColorDecision) => {
     const color = decisionColor(palette, decision)
-    return Math.min(...grounds.map((ground) => contrast(color, ground)))
+    return Math.min(...grounds.map((ground) => contrastOn(color, ground)))
   }
   const reads = (decision: ColorDecision) => ratioOf(decision) >= needs
   const tinted = tintFor(spots, element, facet, state, standing)

@@ -13,7 +13,8 @@ export const mostSent = 4_000_000
 /** Most edits in one request. */
 const mostEdits = 200
 
-const revision = z.number().int().min(0)
+/** As many as the column holds. */
+const revision = z.number().int().min(0).max(2_147_483_647)
 
 /** The bodies that the interface sends. `base` is the revision it knows. */
 export const saveRequest = z.strictObject({

@@ -1,14 +1,14 @@
-import { contrast, white, type Color } from '../color'
+import { white, type Color } from '../color'
 import { sectionFacets } from '../elements'
 import { roles } from '../roles'
 import type { SiteElement } from '../site'
+import { contrastOn, seenOn, type Backdrop } from './backdrop'
 import {
   colorsOfGround,
   elementGrounds,
   groundsOn,
   isOpaque,
   layer,
-  telling,
   varies,
   type Ground,
   type Sight,
@@ -50,19 +50,19 @@ function sectionColors(spot: Spot, sight: Sight): Color[] {
 }
 
 /**
- * The opaque colours that lie under a facet: its element's own fill, the fills
- * of the elements around it, the section's ground, white paper under all. More
- * than one where a gradient or a picture is among them: where it stands, if that
- * is known, else anywhere.
+ * What is seen under a facet: its element's own fill, the fills of the elements
+ * around it, each with its opacity, the section's background, white paper under
+ * all. More than one where a gradient or a picture is among them: where it
+ * stands, if that is known, else anywhere.
  */
 export function groundsUnder(
   spot: Spot,
   element: SiteElement,
   trace: Trace,
   sight: Sight = {},
-): Color[] {
+): readonly Backdrop[] {
   const section = liesOver(spot) ? veiledGrounds(spot) : layer(sectionColors(spot, sight), [white])
-  return groundsOn(telling(section), spot, element, trace, sight)
+  return groundsOn(section, spot, element, trace, sight)
 }
 
 /**
@@ -88,8 +88,9 @@ export interface Reading {
   readonly ratio: number
   /** What it needs; absent for decoration. */
   readonly needs?: number
+  /** What lies under it, as it is seen. */
   readonly ground: Color
-  /** The colour that is read; of a gradient the one that reads worst. */
+  /** The colour that is read, as it is seen; of a gradient the one that reads worst. */
   readonly color: Color
 }
 
@@ -104,10 +105,15 @@ export function readingOf(
   if (facet.paints === 'fill') return undefined
   const { palette } = spot.docs.frame
   const colors = paintColors(palette, paint, sight.standing?.placeOn(element.id))
-  const needs = roles[facetRole(facet, element)].needs
+  // What is disabled needs no contrast (WCAG 2.2, 1.4.3 and 1.4.11: inactive components).
+  const needs = trace.state === 'disabled' ? undefined : roles[facetRole(facet, element)].needs
   const grounds = groundsUnder(spot, element, trace, sight)
   const readings = colors.flatMap((color) =>
-    grounds.map((ground) => ({ ratio: contrast(color, ground), ground, color })),
+    grounds.map((backdrop) => ({
+      ratio: contrastOn(color, backdrop),
+      ground: backdrop.ground,
+      color: seenOn(color, backdrop),
+    })),
   )
   const [first, ...others] = readings
   if (!first) return undefined

@@ -1,4 +1,5 @@
 export { decisionColor, slotColor, slotShades, slotSteps, type Slots } from './decision'
+export { contrastOn, seenOn, type Backdrop } from './backdrop'
 export { groundsUnder, readingOf, varyingUnder, type Reading } from './grounds'
 export type { Ground, GroundOwner, Sight, Standing } from './layers'
 export { colorAlong, paintColors, type Place, type SampledPicture } from './paint-colors'

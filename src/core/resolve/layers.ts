@@ -1,19 +1,21 @@
 import { luminance, over, type Color } from '../color'
 import type { Facet, WindowWidth } from '../elements'
 import { isColor, type Paint, type SiteElement, type State } from '../site'
+import { backdropsIn, plainBackdrop, type Backdrop } from './backdrop'
+import { traceFeature } from './feature-trace'
 import { paintColors, type Place } from './paint-colors'
 import { parentsOf, type Spot } from './spot'
-import { facetsOf } from './chain'
+import { facetsOf, featuresOf } from './chain'
 import { traceFacet, type Trace } from './trace'
 
 /** Steps of lightness of which a picture's darkest and lightest colours tell as much as all of them. */
 const LEVELS = 96
 
-/** Of very many opaque colours those that tell how anything reads on them: the darkest and the lightest of each level. */
-export function telling(colors: readonly Color[]): readonly Color[] {
-  if (colors.length <= 2 * LEVELS) return colors
-  const weighed = colors
-    .map((color) => ({ color, level: luminance(color) }))
+/** Of very many backdrops those that tell how anything reads on them: the darkest and the lightest of each level. */
+export function telling(backdrops: readonly Backdrop[]): readonly Backdrop[] {
+  if (backdrops.length <= 2 * LEVELS) return backdrops
+  const weighed = backdrops
+    .map((backdrop) => ({ backdrop, level: luminance(backdrop.ground) }))
     .sort((a, b) => a.level - b.level)
   // Levels that look equally far apart: luminance goes with the square of lightness, about.
   const levelOf = ({ level }: (typeof weighed)[number]) => Math.floor(Math.sqrt(level) * LEVELS)
@@ -25,7 +27,7 @@ export function telling(colors: readonly Color[]): readonly Color[] {
         levelOf(each) !== levelOf(weighed[i - 1]!) ||
         levelOf(each) !== levelOf(weighed[i + 1]!),
     )
-    .map(({ color }) => color)
+    .map(({ backdrop }) => backdrop)
 }
 
 /** What is seen of colours that lie over others: an opaque one hides all below it. */
@@ -92,18 +94,44 @@ export function elementGrounds(spot: Spot, element: SiteElement, trace: Trace): 
   ]
 }
 
-/** The opaque colours under a facet, where its section shows some: the fills of the elements around it, then its own. */
+/** The opacity 0…1 of an element in a state, and of one of its parts. */
+function opacityOf(spot: Spot, element: SiteElement, state: State, part?: string): number {
+  return featuresOf(element)
+    .filter((feature) => feature.trait === 'opacity' && (!feature.part || feature.part === part))
+    .reduce((all, feature) => {
+      const { value } = traceFeature(spot, element, feature, state)
+      return typeof value === 'number' ? all * value : all
+    }, 1)
+}
+
+/** The elements that a facet lies in, from the outermost in, each with its ground and its opacity. */
+function layersAround(spot: Spot, element: SiteElement, trace: Trace) {
+  const grounds = elementGrounds(spot, element, trace)
+  const groundOf = (id: GroundOwner) => grounds.find(({ owner }) => owner === id)
+  const parents = parentsOf(spot, element.id).map((parent) => ({
+    ground: groundOf(parent.id),
+    opacity: opacityOf(spot, parent, 'rest'),
+  }))
+  const { facet, state } = trace
+  const opacity = opacityOf(spot, element, state, facet.part)
+  return [...parents, { ground: groundOf(element.id), opacity }]
+}
+
+/** What is seen under a facet, where its section shows some colours: the fills of the elements around it, then its own. */
 export function groundsOn(
   section: readonly Color[],
   spot: Spot,
   element: SiteElement,
   trace: Trace,
   sight: Sight = {},
-): Color[] {
-  return elementGrounds(spot, element, trace).reduce<readonly Color[]>(
-    (grounds, ground) => telling(layer(colorsOfGround(spot, ground, sight), grounds)),
-    section,
-  ) as Color[]
+): readonly Backdrop[] {
+  return layersAround(spot, element, trace).reduce<readonly Backdrop[]>(
+    (backdrops, { ground, opacity }) => {
+      const fills = ground && colorsOfGround(spot, ground, sight)
+      return telling(backdrops.flatMap((each) => backdropsIn(each, fills, opacity)))
+    },
+    telling(section.map(plainBackdrop)),
+  )
 }
 
 /** Whether a ground is not the same everywhere. */

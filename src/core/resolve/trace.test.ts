@@ -119,7 +119,9 @@ describe('what lies under a colour', () => {
     const where = spot('this-month')
     expect(parentsOf(where, heading.id).map(({ kind }) => kind)).toEqual(['group', 'card'])
     const trace = traceFacet(where, heading, facet(heading, 'text'), 'rest')
-    expect(groundsUnder(where, heading, trace).map(writeHex)).toEqual(['#f7f2e7'])
+    expect(groundsUnder(where, heading, trace).map(({ ground }) => writeHex(ground))).toEqual([
+      '#f7f2e7',
+    ])
     const reading = readingOf(where, heading, trace)!
     expect(reading.ratio).toBeCloseTo(contrast(colorOf('#17211f')!, colorOf('#f7f2e7')!), 6)
     expect(reading.needs).toBe(4.5)
@@ -128,7 +130,7 @@ describe('what lies under a colour', () => {
   test('the fill of the same button, for its label', () => {
     const button = find('home', 'mainButton')
     const trace = traceFacet(spot('opening'), button, facet(button, 'label'), 'hover')
-    const [ground] = groundsUnder(spot('opening'), button, trace)
+    const [{ ground } = {}] = groundsUnder(spot('opening'), button, trace)
     const fill = traceFacet(spot('opening'), button, facet(button, 'fill'), 'hover')
     expect(writeHex(ground!)).toBe(writeHex(fill.color!))
   })
@@ -137,7 +139,7 @@ describe('what lies under a colour', () => {
     const heading = find('home', 'heading', (element) => titleOf(element).startsWith('A letter'))
     const where = spot('newsletter')
     const trace = traceFacet(where, heading, facet(heading, 'text'), 'rest')
-    const grounds = groundsUnder(where, heading, trace)
+    const grounds = groundsUnder(where, heading, trace).map(({ ground }) => ground)
     const { stops } = where.ownFill as unknown as { stops: Array<{ color: { slot: string } }> }
     expect([grounds[0]!, grounds.at(-1)!]).toEqual(
       stops.map(({ color }) => decisionColor(docs.frame.palette, color as never)),
@@ -150,7 +152,9 @@ describe('what lies under a colour', () => {
   test('what can be seen through lets the section show', () => {
     const quiet = find('home', 'quietButton')
     const trace = traceFacet(spot('opening'), quiet, facet(quiet, 'label'), 'rest')
-    expect(groundsUnder(spot('opening'), quiet, trace).map(writeHex)).toEqual(['#f7f2e7'])
+    expect(
+      groundsUnder(spot('opening'), quiet, trace).map(({ ground }) => writeHex(ground)),
+    ).toEqual(['#f7f2e7'])
   })
 
   test('fills have no reading of their own', () => {

@@ -1,7 +1,8 @@
-import { between, black, contrast, white, type Color } from '../color'
+import { between, black, white, type Color } from '../color'
 import { sectionFacets } from '../elements'
 import { roles } from '../roles'
 import { canonicalJson, paintIn, type Paint, type SiteElement, type Theme } from '../site'
+import { contrastOn } from './backdrop'
 import { decisionColor } from './decision'
 import { groundsOn, layer } from './layers'
 import { paintColors } from './paint-colors'
@@ -58,7 +59,9 @@ function leastVeil(spot: Spot): number {
   const readsThrough = (veil: number) => {
     const section = veiled(spot, below, veil)
     return ({ element, trace, color, needs }: Mark) =>
-      groundsOn(section, spot, element, trace).every((ground) => contrast(color, ground) >= needs)
+      groundsOn(section, spot, element, trace).every(
+        (backdrop) => contrastOn(color, backdrop) >= needs,
+      )
   }
   // What cannot be read on the ground itself is not made readable by more of it.
   const marks = marksIn(spot).filter(readsThrough(1))

@@ -3,7 +3,7 @@ import { mayBegin, type Actor } from '../access'
 import { database } from '../database/connection'
 import { createSite } from '../sites/create'
 import { newSite } from '../sites/new-site'
-import { fileStore } from '../storage'
+import { keepFile } from '../records'
 import { keepHistory } from './history'
 import { readArchive, type ReadSite } from './read-archive'
 import { ArchiveRefused } from './refused'
@@ -17,8 +17,7 @@ export async function beginFromArchive(actor: Actor, bytes: Buffer): Promise<Res
     if (error instanceof ArchiveRefused) return refused({ code: 'archive', why: error.why })
     throw error
   }
-  const store = fileStore()
-  for (const [hash, data] of site.files) await store.put(hash, data)
+  for (const [hash, data] of site.files) await keepFile(hash, data)
   const { name } = site.docs.frame
   return database().transaction(async (transaction) => {
     const workspace = await mayBegin(actor, undefined, transaction)

@@ -3,7 +3,8 @@ import { slotsInVector } from '@/core/render'
 import type { Picture } from '@/core/site'
 import { pathOfText } from '@/core/uses'
 import { hashOf } from '../records/stored'
-import { fileStore, vectorText } from '../storage'
+import { keepFile } from '../records'
+import { vectorText } from '../storage'
 
 const isInText = ({ path }: Change): boolean => isSame([...path], [...pathOfText])
 
@@ -33,7 +34,7 @@ export async function pictureChanges(
   const recolored = exchanged(text, inText)
   if (recolored === undefined) return 'text-changed'
   const file = hashOf(recolored)
-  await fileStore().put(file, recolored)
+  await keepFile(file, recolored)
   const slots = slotsInVector(recolored)
   const follows = {
     ...(picture.slots ? { from: picture.slots } : {}),

@@ -1,7 +1,7 @@
 import { done, type Result, type TakenFont } from '@/core/payloads'
 import { fileHash, fileName, idFromName } from '@/core/site'
 import { siteFor, type Actor } from '../access'
-import { hashOf } from '../records'
+import { hashOf, keepFile } from '../records'
 import { fileStore, isWoff2 } from '../storage'
 import { readFontApart } from './read-font'
 
@@ -20,7 +20,7 @@ export async function takeFont(
   if (!readied.ok) return readied
   const { data, ...about } = readied.value
   const file = hashOf(data)
-  await fileStore().put(file, data)
+  await keepFile(file, data)
   const { family, style, weights } = about
   const stem = idFromName(`${family} ${weights.join(' ')} ${style}`, [], 'font')
   return done({ ...about, file, fileName: fileName.parse(`${stem}-${file.slice(0, 8)}.woff2`) })

@@ -9,6 +9,8 @@ import { whoIsPresent } from './presence'
 
 /** A stream that nothing is told on says so, lest it is taken for dead, in milliseconds. */
 const BEAT = 15_000
+/** How long those who come and go are gathered before it is told, in milliseconds. */
+const GATHER = 400
 
 /** All that landed after a revision, read once for all windows that know the same. */
 function landedSince(site: string, since: number) {
@@ -25,6 +27,15 @@ function landedSince(site: string, since: number) {
     }
   })
 }
+
+const encoder = new TextEncoder()
+const written = (news: LiveNews) => encoder.encode(`event: news\ndata: ${JSON.stringify(news)}\n\n`)
+
+/** Who is on a site, read and written once for all windows that are to be told. */
+const presentNews = (site: string): Promise<Uint8Array> =>
+  sharedReading(`present ${site}`, async () =>
+    written({ what: 'present', windows: await whoIsPresent(site) }),
+  )
 
 export interface LiveStream {
   readonly body: ReadableStream<Uint8Array>
@@ -45,28 +56,33 @@ export async function liveStream(
   if (!found.ok) return refused(found.problem)
   let known = from
   let telling: Promise<void> = Promise.resolve()
-  const encoder = new TextEncoder()
   let close: () => void = () => undefined
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
-      const send = (news: LiveNews) =>
-        controller.enqueue(encoder.encode(`event: news\ndata: ${JSON.stringify(news)}\n\n`))
+      const send = (news: LiveNews) => controller.enqueue(written(news))
       const tellLanded = async () => {
         const landed = await landedSince(site, known)
         if (landed.revision <= known) return
         known = landed.revision
         send({ what: 'landed', ...landed })
       }
-      let lastTold = ''
+      let lastTold: Uint8Array | undefined
       const tellPresent = async () => {
-        const windows = await whoIsPresent(site)
-        const told = JSON.stringify(windows)
-        if (told !== lastTold) send({ what: 'present', windows })
+        isPresentAsked = false
+        const told = await presentNews(site)
+        if (!lastTold || Buffer.compare(told, lastTold) !== 0) controller.enqueue(told)
         lastTold = told
+      }
+      let isPresentAsked = false
+      // A crowd that comes at once is told of as one.
+      const tellPresentSoon = () => {
+        if (isPresentAsked) return
+        isPresentAsked = true
+        setTimeout(() => then(tellPresent), GATHER).unref()
       }
       const tellOf = async (news: News) => {
         if (news.what === 'landed') return news.revision > known ? tellLanded() : undefined
-        if (news.what === 'present') return tellPresent()
+        if (news.what === 'present') return tellPresentSoon()
         const row = await jobRow(news.job)
         if (row) send({ what: 'job', job: stateOfJob(row) })
       }

@@ -9,6 +9,7 @@ import { localOwner } from '../access'
 import { closeTestDatabase, openTestDatabase, save, siteId } from '../database/database.fixture'
 import { select, tell } from '../database/sets'
 import { hashOf, loadWhole, tidyUp } from '../records'
+import { takePicture } from '../sites'
 import { fileStore, localFolder } from '../storage'
 import { publicationOf, publish, publishedFile, publishedZip } from '.'
 
@@ -215,6 +216,18 @@ test('what nothing refers to is taken away once it is old, and what the history 
   expect(await publish(localOwner, siteId)).toMatchObject({ ok: true })
   expect((await publishedZip(localOwner, siteId)).ok).toBe(true)
   expect((await loadWhole(siteId)).frame.name).toBe('Tern & Thistle')
+})
+
+test('a picture that is uploaded again is not tidied away before its edit lands', async () => {
+  const bytes = await sharp({ create: { width: 3, height: 2, channels: 3, background: '#e8b04b' } })
+    .png()
+    .toBuffer()
+  const hash = await put(bytes, hours(2))
+  expect(await takePicture(localOwner, siteId, 'again.png', bytes)).toMatchObject({
+    value: { file: hash },
+  })
+  await tidyUp()
+  expect(await fileStore().has(hash)).toBe(true)
 })
 
 test('a stored file that is gone gives no archive without it', async () => {

@@ -9,7 +9,7 @@ import {
 import { pixelRecolorer } from '@/core/picture'
 import { textFault, type Picture } from '@/core/site'
 import { siteFor, type Actor } from '../access'
-import { hashOf, loadRecords } from '../records'
+import { hashOf, keepFile, loadRecords } from '../records'
 import { freeName } from '../sites/take-picture'
 import { fileStore } from '../storage'
 import { lossless, pixelsOf, type RawPixels } from './pixels'
@@ -57,7 +57,7 @@ export async function recoloredPicture(
   const as = picture.mediaType === 'image/png' ? 'png' : 'webp'
   const data = await lossless(pixels, as)
   const file = hashOf(data)
-  await fileStore().put(file, data)
+  await keepFile(file, data)
   const stem = picture.fileName.replace(/\.[^.]*$/, '')
   const ending = picture.fileName.slice(stem.length + 1) || 'jpg'
   return done({

@@ -27,5 +27,6 @@ export {
   type Written,
 } from './store'
 export { keepSnapshot, keepStates, snapshotStates } from './snapshots'
+export { keepFile } from './keep-file'
 export { daysOfGrace, keepTidyAway, tidyUp } from './tidy'
 export { bringUpToDate, rebuildIndex } from './bring-up-to-date'

@@ -3,8 +3,7 @@ import { slotsInVector } from '@/core/render'
 import { fileName, idFromName, type Picture } from '@/core/site'
 import { siteFor, type Actor } from '../access'
 import { select } from '../database/sets'
-import { hashOf, loadStates, type RecordState } from '../records'
-import { fileStore } from '../storage'
+import { hashOf, keepFile, loadStates, type RecordState } from '../records'
 import { readyPicture } from './ready-picture'
 
 /** A file name that published sites can have and no other picture of the site has. */
@@ -55,7 +54,7 @@ export async function takePicture(
   if (!readied.ok) return readied
   const { data, ending, mediaType, width, height, leftOut = [] } = readied.value
   const file = hashOf(data)
-  await fileStore().put(file, data)
+  await keepFile(file, data)
   const known = await sameBytes(siteId, file)
   const name = await freeName(siteId, given, ending)
   const told = leftOut.length ? { leftOut } : {}

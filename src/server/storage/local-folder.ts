@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { access, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
+import { access, mkdir, open, readdir, readFile, rename, rm, stat, utimes } from 'node:fs/promises'
 import path from 'node:path'
 import { checkHash, StorageFailed, type FileStore } from './storage'
 
@@ -14,6 +14,33 @@ const codeOf = (error: unknown) => (error as NodeJS.ErrnoException | undefined)?
 const isMissing = (error: unknown) => ['ENOENT', 'ENOTDIR', 'EISDIR'].includes(codeOf(error))
 
 const OLD_NAME = /^(?!.*(?:^|\/)\.{1,2}(?:\/|$))[\w./-]+$/
+
+/** Counts a file that is there already as young again, so that it is not tidied away; false where there is none. */
+async function isRenewed(file: string): Promise<boolean> {
+  try {
+    await utimes(file, new Date(), new Date())
+    return true
+  } catch (error) {
+    if (isMissing(error)) return false
+    throw new StorageFailed(REASONS[codeOf(error)] ?? 'other', error)
+  }
+}
+
+/** Brings what was written to the disk: a record may refer to it a moment later. */
+async function sync(place: string): Promise<void> {
+  const handle = await open(place, 'r')
+  await handle.sync().finally(() => handle.close())
+}
+
+async function write(file: string, data: Uint8Array | string): Promise<void> {
+  const handle = await open(file, 'w')
+  try {
+    await handle.writeFile(data)
+    await handle.sync()
+  } finally {
+    await handle.close()
+  }
+}
 
 /** Files in a folder, in 256 folders by the first two digits of their hash. */
 export function localFolder(folder: string): FileStore {
@@ -35,14 +62,15 @@ export function localFolder(folder: string): FileStore {
     has,
     get: (hash) => read(locate(hash)),
     async put(hash, data) {
-      if (await has(hash)) return
       const file = locate(hash)
+      if (await isRenewed(file)) return
       // Written beside its place and moved there, so that a killed run leaves no half of it.
       const beside = `${file}.${randomUUID()}`
       try {
         await mkdir(path.dirname(file), { recursive: true })
-        await writeFile(beside, data)
+        await write(beside, data)
         await rename(beside, file)
+        await sync(path.dirname(file))
       } catch (error) {
         await rm(beside, { force: true }).catch(() => undefined)
         throw new StorageFailed(REASONS[codeOf(error)] ?? 'other', error)

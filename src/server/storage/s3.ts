@@ -13,6 +13,9 @@ const FILES =
   /<Contents>.*?<Key>by-hash\/([^<]+)<\/Key>.*?<LastModified>([^<]+)<\/LastModified>.*?<\/Contents>/gs
 const NEXT = /<NextContinuationToken>([^<]+)<\/NextContinuationToken>/
 
+/** How long a file is left as it is when it is put again, in milliseconds: less than it is kept unused. */
+const YOUNG = 20 * 60_000
+
 /** Files in a bucket of an S3-compatible service. */
 export function s3Bucket({
   endpoint,
@@ -36,7 +39,10 @@ export function s3Bucket({
   return {
     has,
     async put(hash, data) {
-      if (await has(hash)) return
+      const there = await ask(locate(hash), { method: 'HEAD' }, [200, 404])
+      const written = Date.parse(there.headers.get('last-modified') ?? '')
+      // One that is no longer young is put again: it could be tidied away before somebody refers to it.
+      if (there.status === 200 && Date.now() - written < YOUNG) return
       const body = typeof data === 'string' ? data : new Uint8Array(data)
       await ask(locate(hash), { method: 'PUT', body }, [200])
     },

@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto'
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs'
+import { mkdtempSync, readdirSync, rmSync, statSync, utimesSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { AddressInfo } from 'node:net'
@@ -80,6 +80,16 @@ test('a folder keeps no half of a file', async () => {
   await store.put(hashOf('x'), 'x')
   const [first] = readdirSync(path.join(folder, 'whole', 'by-hash'))
   expect(readdirSync(path.join(folder, 'whole', 'by-hash', first!))).toEqual([hashOf('x')])
+})
+
+test('a file that is put again counts as young, in a folder', async () => {
+  const store = localFolder(path.join(folder, 'young'))
+  await store.put(hashOf('x'), 'x')
+  const file = path.join(folder, 'young', 'by-hash', hashOf('x').slice(0, 2), hashOf('x'))
+  const long = new Date(Date.now() - 7_200_000)
+  utimesSync(file, long, long)
+  await store.put(hashOf('x'), 'x')
+  expect(Date.now() - statSync(file).mtimeMs).toBeLessThan(60_000)
 })
 
 test('a service that is away, or that refuses, is told as what it is', async () => {

@@ -1,6 +1,6 @@
 /** Where files lie, each under the SHA-256 of its bytes: written once, never changed. */
 export interface FileStore {
-  /** Throws `StorageFailed` where the file cannot be written. Putting one that is there already is done at once. */
+  /** Throws `StorageFailed` where the file cannot be written. One that is there already counts as young again. */
   put(hash: string, data: Uint8Array | string): Promise<void>
   /** Undefined where there is no such file. */
   get(hash: string): Promise<Uint8Array | undefined>
