@@ -9,6 +9,7 @@ export {
   sharePalette,
   sitesToCarryTo,
 } from './palettes'
+export { checkSiteApart } from './checks'
 export { isReachable } from './database/connection'
 export { beginJob, cancelJob, jobSoon, packedSite, stepOrJob } from './jobs'
 export { closeStreams, liveStream, tellPresent } from './live'

@@ -208,6 +208,8 @@ export function problemWords(problem: Problem): string {
       return 'Broken off; nothing was changed.'
     case 'plan-gone':
       return 'This dry run is no longer kept. Change a pair, or choose it again, to run it anew.'
+    case 'too-much-to-check':
+      return 'The pages couldn’t all be checked: that took too long, or the server is busy. Try again in a minute.'
     case 'nothing-to-copy':
       return 'Every slot of this palette is empty, so there is nothing to carry over.'
     case 'own-site':

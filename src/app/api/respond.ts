@@ -26,6 +26,7 @@ const STATUS: Readonly<Record<Problem['code'], number>> = {
   touched: 409,
   cancelled: 409,
   'plan-gone': 410,
+  'too-much-to-check': 503,
   'nothing-to-copy': 422,
   'own-site': 422,
   'other-name': 422,

@@ -30,7 +30,13 @@ export const wordmark = defineKind({
   html: ({ name, asset: id, href }, { root, asset, link, words }) => {
     const found = id ? asset(id) : undefined
     const image = found
-      ? tag('img', { src: found.url, alt: '', width: found.width, height: found.height })
+      ? // Where no name stands beside it, the picture names the link.
+        tag('img', {
+          src: found.url,
+          alt: name.trim() ? '' : found.alt,
+          width: found.width,
+          height: found.height,
+        })
       : ''
     return tag(
       'a',

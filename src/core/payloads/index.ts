@@ -1,5 +1,6 @@
 export * from './payloads'
 export * from './taken'
+export type { SiteCheck } from './check'
 export {
   done,
   refused,

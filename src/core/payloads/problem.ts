@@ -76,6 +76,8 @@ export type Problem =
   | { readonly code: 'cancelled' }
   /** A dry run that is no longer kept. */
   | { readonly code: 'plan-gone' }
+  /** A site has so many pages that checking all of them takes too long, or too many are checked at once. */
+  | { readonly code: 'too-much-to-check' }
   | { readonly code: 'nothing-to-copy' }
   | { readonly code: 'own-site' }
   /** A site is removed by its name, and another one was given. */

@@ -5,6 +5,7 @@ import {
   own,
   paintIn,
   standingOn,
+  type Body,
   type DocId,
   type Looks,
   type PageId,
@@ -72,17 +73,29 @@ function spotOf(docs: SiteDocs, doc: DocId, section: Section, under?: Section): 
   }
 }
 
+const holders = new WeakMap<Body, ReadonlyMap<string, SiteElement>>()
+
+/** What holds each element of a body, for those that stand in another one; found once for as long as the body stays as it is. */
+function holdersOf(body: Body): ReadonlyMap<string, SiteElement> {
+  const known = holders.get(body)
+  if (known) return known
+  const all = Object.values(body.elements)
+  const found = new Map(
+    all.flatMap((element) => element.children?.map((id) => [id as string, element] as const) ?? []),
+  )
+  holders.set(body, found)
+  return found
+}
+
 /** The elements around an element, from the outermost to its parent. */
 export function parentsOf(spot: Spot, id: string): SiteElement[] {
   const body = bodyOf(spot.docs, spot.doc)
-  const search = (ids: readonly string[], above: SiteElement[]): SiteElement[] | undefined => {
-    for (const child of ids) {
-      if (child === id) return above
-      const element = body && own(body.elements, child)
-      const found = element?.children && search(element.children, [...above, element])
-      if (found) return found
-    }
-    return undefined
+  if (!body) return []
+  const found = holdersOf(body)
+  const above: SiteElement[] = []
+  for (let holder = found.get(id); holder && !above.includes(holder);) {
+    above.unshift(holder)
+    holder = found.get(holder.id)
   }
-  return search(spot.section.children, []) ?? []
+  return above
 }

@@ -31,6 +31,7 @@ export const afterRefusal: Readonly<Record<Problem['code'], AfterRefusal>> = {
   'history-closed': 'split',
   cancelled: 'split',
   'plan-gone': 'split',
+  'too-much-to-check': 'split',
   'nothing-to-sweep': 'split',
   'moved-on': 'split',
   'not-kept': 'split',

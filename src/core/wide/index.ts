@@ -14,11 +14,4 @@ export type {
   WideKind,
 } from './wide'
 export { planInMemory } from './in-memory'
-export {
-  hardToRead,
-  readableInstead,
-  sweptDocs,
-  withLooks,
-  wouldBeHardToRead,
-  type HardToRead,
-} from './outlook'
+export { hardToRead, readableInstead, sweptDocs, withLooks, wouldBeHardToRead } from './outlook'

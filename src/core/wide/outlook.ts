@@ -1,34 +1,12 @@
-import { addOnKindOf } from '../add-ons'
+import { lowInAddOns, lowInThemes, lowOnPage, type LowContrast } from '../check'
 import type { Look } from '../uses'
 import { applyChanges } from '../changes'
-import {
-  contrast,
-  fromOklch,
-  mapToGamut,
-  over,
-  toOklch,
-  white,
-  writeHex,
-  type Color,
-} from '../color'
+import { fromOklch, mapToGamut, toOklch, writeHex } from '../color'
 import { kindOf, type KindId } from '../elements'
-import { failingInSite } from '../generate'
+import { decisionColor, facetsOf, readingOf, spotsOnPage, traceFacet } from '../resolve'
 import {
-  coloredIn,
-  decisionColor,
-  facetsOf,
-  readingOf,
-  seenRole,
-  spotsOnPage,
-  traceFacet,
-  type Failing,
-} from '../resolve'
-import { roleName } from '../roles'
-import {
-  addOnColors,
   isBound,
   recordAt,
-  type AddOn,
   type ColorDecision,
   type Frame,
   type Page,
@@ -49,65 +27,6 @@ export function sweptDocs(docs: SiteDocs, request: SweepRequest): SiteDocs | und
     if (kind === 'page') return { ...now, pages: { ...now.pages, [id]: record as Page } }
     return now
   }, docs)
-}
-
-/** A pair of colours that is hard to read. */
-export interface HardToRead {
-  /** Tells it from all others. */
-  readonly key: string
-  readonly what: string
-  readonly color: Color
-  readonly ground: Color
-  readonly ratio: number
-  readonly needs: number
-}
-
-function ofThemes(frame: Frame): HardToRead[] {
-  const { light, dark } = failingInSite(frame)
-  const entry = (edition: string, { theme, role, reading }: Failing, palette: Palette) => ({
-    key: `${edition}/${theme.id}/${role}`,
-    what: `${theme.name}, ${roleName(role).toLowerCase()} on ${roleName(reading.on).toLowerCase()}${edition}`,
-    color: seenRole(palette, theme, role),
-    ground: seenRole(palette, theme, reading.on),
-    ratio: reading.ratio,
-    needs: reading.needs,
-  })
-  return [
-    ...light.map((each) => entry('', each, frame.palette)),
-    ...dark.map((each) => entry(', after dark', each, frame.palette)),
-  ]
-}
-
-/** Contrast that lines of fields need, and words (WCAG 2.2, 1.4.11 and 1.4.3). */
-const [OF_LINES, OF_WORDS] = [3, 4.5]
-
-function ofAddOn(palette: Palette, addOn: AddOn): HardToRead[] {
-  if (addOn.kind === 'other') return []
-  const held = new Map(addOnColors(addOn))
-  const { colors } = addOnKindOf(addOn.kind)
-  return Object.entries(colors).flatMap(([key, { label, on, paints }]) => {
-    if (!on) return []
-    const ground = over(decisionColor(palette, held.get(on)!), white)
-    const color = over(decisionColor(palette, held.get(key)!), ground)
-    const [ratio, needs] = [contrast(color, ground), paints === 'line' ? OF_LINES : OF_WORDS]
-    if (ratio >= needs) return []
-    const what = `${addOn.name}, ${label.toLowerCase()}`
-    return [{ key: `add-on/${addOn.id}/${key}`, what, color, ground, ratio, needs }]
-  })
-}
-
-/** Words and lines on a page that are decided where they stand, each at rest. */
-function ofPage(docs: SiteDocs, page: PageId): HardToRead[] {
-  return spotsOnPage(docs, page).flatMap((spot) =>
-    coloredIn(spot).flatMap(({ element, facet }) => {
-      const reading = element && readingOf(spot, element, traceFacet(spot, element, facet, 'rest'))
-      if (!reading?.needs || reading.ratio >= reading.needs) return []
-      const { ratio, needs, color, ground } = reading
-      const { label, title } = kindOf(element!.kind)
-      const what = `${label.toLowerCase()} “${title(element!.content).slice(0, 40)}”, ${facet.label.toLowerCase()}`
-      return [{ key: `${spot.doc}/${element!.id}/${facet.key}`, what, color, ground, ratio, needs }]
-    }),
-  )
 }
 
 /** A page of samples: one thing of each look that pages have which are not at hand. */
@@ -161,7 +80,7 @@ export function withLooks(docs: SiteDocs, looks: readonly Look[]): SiteDocs {
 }
 
 /** Words and lines of the samples, each at rest. */
-function ofSamples(docs: SiteDocs): HardToRead[] {
+function ofSamples(docs: SiteDocs): LowContrast[] {
   const page = docs.pages[SAMPLES] as Sampled | undefined
   if (!page) return []
   const spots = spotsOnPage(docs, SAMPLES).filter(({ doc }) => doc === SAMPLES)
@@ -182,16 +101,18 @@ function ofSamples(docs: SiteDocs): HardToRead[] {
   })
 }
 
-/** All that is hard to read in themes and add-ons, in the looks of other pages, and on a page where one is given. */
-export const hardToRead = (docs: SiteDocs, page?: PageId): HardToRead[] => [
-  ...ofThemes(docs.frame),
-  ...docs.frame.addOns.flatMap((addOn) => ofAddOn(docs.frame.palette, addOn)),
-  ...(page ? ofPage(docs, page) : []),
-  ...ofSamples(docs),
-]
+/** All that has too little contrast: in themes and add-ons, on a page where one is given, in the looks of other pages. What is found soonest comes first. */
+function* lowIn(docs: SiteDocs, page?: PageId): Generator<LowContrast> {
+  yield* lowInThemes(docs.frame)
+  yield* lowInAddOns(docs.frame)
+  if (page) yield* lowOnPage(docs, page).low
+  yield* ofSamples(docs)
+}
+
+export const hardToRead = (docs: SiteDocs, page?: PageId): LowContrast[] => [...lowIn(docs, page)]
 
 /** What would be hard to read after a change and was not before it. */
-export function wouldBeHardToRead(before: SiteDocs, after: SiteDocs, page?: PageId): HardToRead[] {
+export function wouldBeHardToRead(before: SiteDocs, after: SiteDocs, page?: PageId): LowContrast[] {
   const known = new Set(hardToRead(before, page).map(({ key }) => key))
   return hardToRead(after, page).filter(({ key }) => !known.has(key))
 }
@@ -225,7 +146,9 @@ export function readableInstead(
   const isFine = (to: ColorDecision) => {
     const pairs = request.pairs.map((each, i) => (i === pair ? { ...each, to } : each))
     const after = sweptDocs(docs, { ...request, pairs })
-    return !!after && hardToRead(after, page).every(({ key }) => known.has(key))
+    if (!after) return false
+    for (const { key } of lowIn(after, page)) if (!known.has(key)) return false
+    return true
   }
   for (let by = STEP; by <= FURTHEST; by += STEP) {
     for (const to of [

@@ -1,11 +1,15 @@
 import path from 'node:path'
 import { Piscina } from 'piscina'
 
-/** What is read in a thread of its own; `src/reader/main.ts` says how. */
-export type Reading = 'font' | 'archive'
+/** What is read, or worked out, in a thread of its own; `src/reader/main.ts` says how. */
+export type Reading = 'font' | 'archive' | 'check'
 
 /** Longest time that each may take, in seconds: whatever takes longer was made to. */
-const LONGEST: Readonly<Record<Reading, number>> = { font: 15, archive: 240 }
+const LONGEST: Readonly<Record<Reading, number>> = {
+  font: 15,
+  archive: 240,
+  check: 120,
+}
 /** Most memory that the objects of a thread may take, in MB. */
 const MOST_MEMORY = 1500
 /** How long a thread waits for more before it ends, in milliseconds. */

@@ -10,6 +10,7 @@ import type {
   UnreadPlaces,
   PartPlaces,
   Result,
+  SiteCheck,
   StandingText,
 } from '@/core/payloads'
 import { done } from '@/core/payloads'
@@ -163,6 +164,12 @@ export function usePicturesHolding(keys: readonly string[]): Asked<HoldingPictur
 export function usePartPlaces(wanted = true): Asked<PartPlaces> {
   const { client } = useEditor()
   return useAnswer(wanted ? client.partPlaces : undefined, [client, wanted])
+}
+
+/** What is found on all pages as they are drawn: contrast, names of links, forms, alt texts. */
+export function useSiteCheck(): Asked<SiteCheck> {
+  const { client } = useEditor()
+  return useAnswer(client.check, [client])
 }
 
 /** Links that lead nowhere, over all pages. */

@@ -11,6 +11,7 @@ export {
   usePicturesHolding,
   usePartPlaces,
   useSilentPictures,
+  useSiteCheck,
 } from './asked'
 export { EditorProvider, useEditor, useEditorState, usePictureAddress } from './context'
 export {
@@ -43,6 +44,7 @@ export type {
   ViewState,
   WordsPlace,
 } from './state'
+export { useContrast, type MeasuredContrast } from './use-contrast'
 export { isAfterDark, isSameThing, targetOf } from './state'
 export { openAndTell, stepAndTell, stepWords } from './steps'
 export type { Clash, LostEdit, SaveState, Step } from '@/core/sync'

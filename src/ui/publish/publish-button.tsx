@@ -1,10 +1,10 @@
 'use client'
 
 import { Download, ExternalLink } from 'lucide-react'
-import Link from 'next/link'
 import { useState } from 'react'
 import type { Publication } from '@/core/payloads'
-import { useEditor, useEditorState, useFailing } from '../editor'
+import { SiteCheckReport } from '../check'
+import { useEditor, useEditorState } from '../editor'
 import { Button, Dialog, Notice } from '../kit'
 import { Links } from './links'
 import { Silent } from './silent'
@@ -83,7 +83,7 @@ export function PublishButton() {
               </p>
             )
           )}
-          <Readable onGo={() => setOpen(false)} />
+          {open && <SiteCheckReport onGo={() => setOpen(false)} />}
           {open && <Links onGo={() => setOpen(false)} />}
           {open && <Silent />}
           <p className="text-soft">
@@ -104,26 +104,5 @@ export function PublishButton() {
         </div>
       </Dialog>
     </>
-  )
-}
-
-/** What visitors would find hard to read; it keeps nobody from publishing. */
-function Readable({ onGo }: { readonly onGo: () => void }) {
-  const editor = useEditor()
-  const siteId = useEditorState((state) => state.siteId)
-  const { light, dark } = useFailing()
-  const count = light.length + dark.length
-  if (count === 0) return <p>✓ Everything in every theme reads well (WCAG 2.2 AA).</p>
-  const show = () => {
-    editor.show({ sheetRows: 'failing', sheetCells: undefined, afterDark: light.length === 0 })
-    onGo()
-  }
-  return (
-    <p className="rounded-md border border-dashed border-ink px-2.5 py-1.5">
-      <b>× {counted(count, 'pair')} in the themes would be hard to read.</b>{' '}
-      <Link href={`/sites/${siteId}/themes`} onClick={show} className="underline">
-        Look at them
-      </Link>
-    </p>
   )
 }

@@ -20,10 +20,10 @@ import {
   stepWords,
   useEditor,
   useEditorState,
-  useFailing,
   useLeftovers,
   type DeviceWidth,
 } from '../editor'
+import { ContrastMark } from '../check'
 import { IconButton } from '../kit'
 import { PublishButton } from '../publish'
 import { counted } from '../words'
@@ -90,7 +90,7 @@ export function TopBar({ onHelp, onFind }: TopBarProps) {
       {view === '' && <Widths />}
       <StepButton kind="undo" label="Undo (Ctrl Z)" Icon={Undo2} />
       <StepButton kind="redo" label="Redo (Ctrl Shift Z)" Icon={Redo2} />
-      <ReadsMark base={base} />
+      <ContrastMark />
       <Others />
       <SaveMark />
       <IconButton label="Where is it set? (F)" onClick={onFind}>
@@ -143,36 +143,6 @@ function StepButton({ kind, label, Icon }: StepButtonProps) {
     >
       <Icon size={16} />
     </IconButton>
-  )
-}
-
-/** How many pairs in the themes are hard to read, quietly; leads to them. */
-function ReadsMark({ base }: { readonly base: string }) {
-  const editor = useEditor()
-  const { light, dark } = useFailing()
-  const count = light.length + dark.length
-  const show = () =>
-    editor.show({
-      sheetRows: 'failing',
-      sheetCells: undefined,
-      afterDark: light.length === 0 && dark.length > 0,
-    })
-  if (count === 0) {
-    return (
-      <span className="px-1.5 text-xs whitespace-nowrap text-soft" title="Every pair of the themes">
-        ✓ reads well
-      </span>
-    )
-  }
-  return (
-    <Link
-      href={`${base}/themes`}
-      onClick={show}
-      title="Pairs in the themes that are hard to read: show them"
-      className="rounded px-1.5 py-0.5 text-xs font-semibold whitespace-nowrap hover:bg-hover"
-    >
-      × {count.toLocaleString('en-GB')} hard to read
-    </Link>
   )
 }
 

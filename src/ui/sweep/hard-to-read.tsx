@@ -5,7 +5,8 @@ import { writeHex, writeRatio } from '@/core/color'
 import { writeDecision } from '@/core/edit'
 import type { ColorDecision, PageId, SiteDocs } from '@/core/site'
 import type { SweepRequest } from '@/core/sweep'
-import { readableInstead, type HardToRead } from '@/core/wide'
+import type { LowContrast } from '@/core/check'
+import { readableInstead } from '@/core/wide'
 import { useEditorState } from '../editor'
 import { Button, Swatch } from '../kit'
 import { counted } from '../words'
@@ -15,7 +16,7 @@ import { decisionHex } from '../look'
 const FEW = 6
 
 interface HardToReadListProps {
-  readonly hard: readonly HardToRead[]
+  readonly hard: readonly LowContrast[]
   readonly docs: SiteDocs
   readonly request: SweepRequest
   readonly page: PageId

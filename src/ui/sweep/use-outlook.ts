@@ -1,7 +1,8 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react'
 import type { PageId, SiteDocs } from '@/core/site'
 import type { SweepRequest } from '@/core/sweep'
-import { sweptDocs, withLooks, wouldBeHardToRead, type HardToRead } from '@/core/wide'
+import type { LowContrast } from '@/core/check'
+import { sweptDocs, withLooks, wouldBeHardToRead } from '@/core/wide'
 import { useEditor, useEditorState } from '../editor'
 import { problemWords } from '../words'
 
@@ -42,7 +43,7 @@ export interface SweepOutlook {
   /** The documents now, with a sample of each look of the pages that are not at hand. */
   readonly before?: SiteDocs
   readonly after?: SiteDocs
-  readonly hard: readonly HardToRead[]
+  readonly hard: readonly LowContrast[]
 }
 
 /** A page as a sweep would leave it, and what would be hard to read then and is not now, on other pages too. */

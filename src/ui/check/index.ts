@@ -1,0 +1,2 @@
+export { ContrastMark } from './contrast-mark'
+export { SiteCheckReport } from './site-check'
