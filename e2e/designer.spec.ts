@@ -15,16 +15,26 @@ leavesTheSiteAsItWas()
 
 const button = '[data-section="opening"] .main-button'
 
-test('what is hard to read is counted in the top bar, leads to it, and is told before publishing', async ({
+test('low contrast is counted in the top bar with what was checked, listed, and told before publishing', async ({
   page,
 }) => {
   await openPaint(page)
-  const count = page.getByRole('link', { name: /^× \d+ hard to read$/ })
-  const told = Number(/\d+/.exec((await count.textContent())!)![0])
+  const mark = page.getByRole('button', { name: /^× \d+ low contrast$/ })
+  await expect(mark).toHaveAttribute('title', /Checked: all theme pairs.* Not checked here:/)
+  await mark.click()
+  const list = page.getByRole('dialog', { name: 'Contrast' })
+  const pairs = Number(/× (\d+) theme pairs/.exec((await list.textContent())!)![1])
+  const links = (await list.getByRole('listitem').count()) + pairs
+  await expect(mark).toHaveText(`× ${links} low contrast`)
+  // A line of the list goes to the thing, in the state that is meant.
+  await list.getByRole('button', { name: /Navigation .* hover/ }).click()
+  await expect(page.getByTestId('trace')).toContainText('× too low, needs 4.5')
   await page.getByRole('button', { name: 'Publish' }).click()
   const dialog = page.getByRole('dialog', { name: 'Publish' })
-  await expect(dialog).toContainText(`× ${told} pairs in the themes would be hard to read`)
-  await dialog.getByRole('link', { name: 'Look at them' }).click()
+  await expect(dialog).toContainText(`× ${pairs} theme pairs with too little contrast`)
+  await expect(dialog).toContainText(/with too little contrast on pages, of \d+ colours on 7 pages/)
+  await expect(dialog).toContainText('what visitors type is lost')
+  await dialog.getByRole('link', { name: 'Show in Themes' }).click()
   await expect(page.getByLabel('Roles that are shown')).toHaveValue('failing')
   await expect(page.getByLabel('Chosen cells')).toContainText('needs 4.5')
   // Who comes back finds the roles in use again.
@@ -54,7 +64,7 @@ test('a button whose fill changes takes label, border and pointer colours along,
   await expect.poll(async () => (await colors())[0]).toBe('rgb(247, 242, 231)')
   const [, label] = await colors()
   expect(label).not.toBe('rgb(247, 242, 231)')
-  await expect(trace).toContainText('reads well')
+  await expect(trace).toContainText('passes AA')
   await isSaved(page)
   await undo(page)
   await expect.poll(colors).toEqual(before)

@@ -51,7 +51,7 @@ test('a design is seen in one’s own colours before the site exists, and is beg
   await dialog.getByRole('button', { name: 'Begin it' }).click()
   await page.waitForURL('**/sites/spindle-sons*')
   await stageFrame(page).locator('.main-button').first().waitFor()
-  await expect(page.getByText('✓ reads well')).toBeVisible()
+  await expect(page.getByRole('button', { name: '✓ contrast AA' })).toBeVisible()
   await expect.poll(() => computedOnStage(page, 'h1', 'font-family')).toContain('Bitter')
   await expect.poll(() => computedOnStage(page, '.picture img', 'object-fit')).toBe('cover')
   const drawn = await stageFrame(page)

@@ -164,7 +164,7 @@ test('what would be hard to read is told, and the nearest shade that would not i
 }) => {
   await greenTo(page, '#b58ac0')
   const hard = page.getByRole('region', { name: 'Hard to read after it' })
-  await expect(hard).toContainText(/pairs would be hard to read/)
+  await expect(hard).toContainText(/colours would have too little contrast/)
   await hard.getByRole('button', { name: 'Find the nearest readable shade' }).click()
   await hard.getByRole('button', { name: /^Take #[0-9a-f]{6} instead$/ }).click()
   await expect(hard).toHaveCount(0)

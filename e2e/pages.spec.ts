@@ -79,7 +79,7 @@ test('a page that is linked says where before it goes; home stays', async ({ pag
   await page.getByRole('button', { name: 'Publish' }).click()
   await expect(dialog.getByText(/to pages that are gone/)).toBeVisible()
   await expect(dialog.getByRole('button', { name: 'Home' })).toBeVisible()
-  await expect(dialog.getByText('Every picture says in words what it shows.')).toBeVisible()
+  await expect(dialog.getByText('Every picture has alt text.')).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(dialog).toHaveCount(0)
   // The page, and the two navigations.

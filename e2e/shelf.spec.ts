@@ -23,7 +23,7 @@ test('a site is begun around a colour, opens readable, and stands on the shelf a
   await dialog.getByLabel(/Colours of yours/).fill('rgb(138 59 42)')
   await dialog.getByLabel(/Colours of yours/).press('Enter')
   await page.waitForURL('**/sites/wren-cycles*')
-  await expect(page.getByText('✓ reads well')).toBeVisible()
+  await expect(page.getByRole('button', { name: '✓ contrast AA' })).toBeVisible()
   await stageFrame(page).locator('.main-button').waitFor()
   await expect
     .poll(() => computedOnStage(page, '.main-button', 'background-color'))

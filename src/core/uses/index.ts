@@ -36,6 +36,7 @@ export {
   looksOf,
   mergeLooks,
   reachOf,
+  changedByStyle,
   settingReachOf,
   type CountedLook,
   type Look,

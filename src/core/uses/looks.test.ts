@@ -12,7 +12,15 @@ import {
   type SiteElement,
 } from '../site'
 import { bandsOf } from './bands'
-import { countLooks, lookChanges, looksOf, mergeLooks, reachOf, type CountedLook } from './looks'
+import {
+  changedByStyle,
+  countLooks,
+  lookChanges,
+  looksOf,
+  mergeLooks,
+  reachOf,
+  type CountedLook,
+} from './looks'
 
 const site = demoSites[0]!
 const docs: SiteDocs = siteDocs(site.frame, site.pages)
@@ -27,8 +35,10 @@ function countedOneByOne(): { slots: Record<string, number>; roles: Record<strin
         const trace = traceFacet(spot, element, facet, state)
         const decider = trace.chain[trace.decidedBy]!
         if (decider.state !== state) continue
-        if (trace.slot && trace.shade?.alpha !== -100)
-          slots[trace.slot] = (slots[trace.slot] ?? 0) + 1
+        const bound = [...JSON.stringify(trace.paint).matchAll(/"slot":"([^"]+)"/g)]
+        for (const slot of new Set(bound.map(([, id]) => id!))) {
+          if (trace.shade?.alpha !== -100) slots[slot] = (slots[slot] ?? 0) + 1
+        }
         if (decider.at === 'theme') {
           const key = `${decider.theme}/${decider.role}`
           roles[key] = (roles[key] ?? 0) + 1
@@ -48,6 +58,69 @@ function countedOneByOne(): { slots: Record<string, number>; roles: Record<strin
 }
 
 const looks = [site.frame, ...site.pages].map(({ body }) => looksOf(body))
+
+test('a slot that only tints a picture is used', () => {
+  const slot = { ...Object.values(docs.frame.palette.slots)[0]!, id: 'veil' }
+  const { palette } = docs.frame
+  const slots = { ...palette.slots, veil: slot }
+  const frame = { ...docs.frame, palette: { ...palette, slots } } as unknown as SiteDocs['frame']
+  const picture = { picture: 'bench', under: { value: '#ffffff' }, tint: { slot: 'veil' } }
+  const section = { theme: 'on-paper', kind: 'section', fill: picture, count: 3 } as never
+  expect(reachOf(frame, [section]).slots['veil']).toBe(3)
+  const clear = { ...picture, tint: { slot: 'veil', shade: { alpha: -100 } } }
+  expect(
+    reachOf(frame, [{ ...(section as object), fill: clear } as never]).slots,
+  ).not.toHaveProperty('veil')
+})
+
+test.each(['fill', 'label', 'line'])(
+  'a style changes as many %s colours as it says, and no others',
+  (key) => {
+    // One button decides for itself, so the style does not reach it.
+    const page = docs.pages['home' as PageId]!
+    const button = Object.values(page.body.elements).find(({ kind }) => kind === 'mainButton')!
+    const own = {
+      type: 'setLooks',
+      settings: [
+        { on: { doc: 'home', element: button.id }, key, state: 'rest', value: { slot: 'ink' } },
+      ],
+    }
+    const set = (style: string, value: object) => ({
+      type: 'setLooks',
+      settings: [{ on: { style }, key, state: 'rest', value }],
+    })
+    const done = (on: SiteDocs, edit: object) => {
+      const result = applyEdit(on, edit as never)
+      if (!result.ok) throw new Error(result.problem)
+      return result.docs
+    }
+    const before = done(docs, own)
+    const after = done(before, set('main-button', { value: '#123456' }))
+    const colors = (on: SiteDocs) =>
+      (Object.keys(on.pages) as PageId[]).flatMap((id, i) =>
+        spotsOnPage(on, id).flatMap((spot) => {
+          if (spot.doc === 'frame' && i > 0) return []
+          const found: string[] = []
+          walkSection(bodyOf(on, spot.doc)!, spot.section, (element) => {
+            const facet = shownFacets(element).find((each) => each.key === key)
+            if (element.kind !== 'mainButton' || !facet) return
+            found.push(JSON.stringify(traceFacet(spot, element, facet, 'rest').paint))
+          })
+          return found
+        }),
+      )
+    const [was, is] = [colors(before), colors(after)]
+    const changed = was.filter((paint, i) => paint !== is[i]).length
+    const all = mergeLooks(
+      looksOf(before.frame.body),
+      ...Object.values(before.pages).map(({ body }) => looksOf(body)),
+    )
+    const asked = { style: 'main-button', kind: 'mainButton', key, state: 'rest' } as const
+    expect(changed).toBeGreaterThan(0)
+    expect(changed).toBeLessThan(was.length)
+    expect(changedByStyle(before.frame, all, asked)).toBe(changed)
+  },
+)
 
 test('counts from looks alone are the counts of every element', () => {
   const { slots, roles } = reachOf(docs.frame, mergeLooks(...looks))

@@ -1,18 +1,21 @@
-import { baseOf, basesOf, kindIds, kindOf, type KindId } from '../elements'
+import { baseOf, basesOf, isFeature, kindIds, kindOf, type KindId } from '../elements'
 import {
   facetsOf,
   featuresOf,
   isShown,
+  propertiesOfThing,
   styleChain,
   traceFacet,
   traceFeature,
   type Spot,
   type Trace,
 } from '../resolve'
-import type { SettingId } from '../traits'
+import { states, type SettingId, type State } from '../traits'
 import {
   siteDocs,
   canonicalJson,
+  isBound,
+  isColor,
   own,
   paintIn,
   shownSections,
@@ -199,15 +202,26 @@ function tracesOf(frame: Frame, group: Look): Trace[] {
     ({ key, within }) =>
       !group.hides?.includes(key) && (!within || group.sample?.looks?.[key] !== undefined),
   )
-  return shown.flatMap((facet) => {
-    const rest = traceFacet(spot, element, facet, 'rest')
-    const hover = traceFacet(spot, element, facet, 'hover')
-    return hover.chain[hover.decidedBy]!.state === 'hover' ? [rest, hover] : [rest]
-  })
+  return shown.flatMap((facet) =>
+    states
+      .map((state) => traceFacet(spot, element, facet, state))
+      .filter(({ chain, decidedBy, state }) => chain[decidedBy]!.state === state),
+  )
+}
+
+/** The slots that a paint takes, each once: of a colour, of the stops of a gradient, of a picture's tint and the colour under it. */
+function slotsOf(paint: Paint): string[] {
+  const decisions = isColor(paint)
+    ? [paint]
+    : 'gradient' in paint
+      ? paint.stops.map(({ color }) => color)
+      : [paint.under, ...(paint.tint ? [paint.tint] : [])]
+  const bound = decisions.filter(isBound).filter((each) => !isClear(each))
+  return [...new Set(bound.map(({ slot }) => slot as string))]
 }
 
 /** A shade that is clear shows nothing of its slot, whatever that holds. */
-const isClear = ({ shade }: Trace): boolean => (shade?.alpha ?? 0) <= -100
+const isClear = ({ shade }: Pick<Trace, 'shade'>): boolean => (shade?.alpha ?? 0) <= -100
 
 /** The styles that elements of a look take or inherit from. */
 function stylesOf({ styles }: Frame, { kind, sample }: Look): string[] {
@@ -226,7 +240,7 @@ export function reachOf(frame: Frame, looks: readonly Look[]): Reach {
       styles[style] = (styles[style] ?? 0) + group.count
     }
     for (const trace of tracesOf(frame, group)) {
-      if (trace.slot && !isClear(trace)) slots[trace.slot] = (slots[trace.slot] ?? 0) + group.count
+      for (const slot of slotsOf(trace.paint)) slots[slot] = (slots[slot] ?? 0) + group.count
       const decider = trace.chain[trace.decidedBy]!
       if (decider.at !== 'theme') continue
       const key = `${decider.theme}/${decider.role}`
@@ -234,6 +248,39 @@ export function reachOf(frame: Frame, looks: readonly Look[]): Reach {
     }
   }
   return { slots, roles, styles }
+}
+
+/**
+ * How many things look otherwise once an element style decides a property in a state: of the
+ * kind, those that have the style and for which nothing nearer decides it.
+ */
+export function changedByStyle(
+  frame: Frame,
+  looks: readonly Look[],
+  asked: {
+    readonly style: string
+    readonly kind: string
+    readonly key: string
+    readonly state: State
+  },
+): number {
+  return looks.reduce((sum, group) => {
+    const spot = group.kind === asked.kind ? spotOfLook(frame, group) : undefined
+    const element = elementOfLook(group)
+    const property = propertiesOfThing(element).find(({ key }) => key === asked.key)
+    if (!spot || !property) return sum
+    const { chain, decidedBy } = isFeature(property)
+      ? traceFeature(spot, element, property, asked.state)
+      : traceFacet(spot, element, property, asked.state)
+    const at = chain.findIndex(
+      (each) =>
+        'style' in each &&
+        each.style === asked.style &&
+        each.state === asked.state &&
+        each.key === asked.key,
+    )
+    return at >= 0 && (decidedBy < 0 || at <= decidedBy) ? sum + group.count : sum
+  }, 0)
 }
 
 /** How many things follow each site-wide setting, from the looks of frame and pages alone. */

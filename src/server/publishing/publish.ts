@@ -285,6 +285,13 @@ async function putInPlace(
     await tell('delete from snapshot_records where snapshot = $1', [old.snapshot], transaction)
   }
   const createdAt = new Date()
-  await Published.upsert({ siteId, revision, snapshot, createdAt }, { transaction })
+  // Not by upsert(), which leaves the time of the first publication as it was.
+  await tell(
+    `insert into publications (site_id, revision, snapshot, created_at) values ($1, $2, $3, $4)
+     on conflict (site_id) do update set revision = excluded.revision,
+       snapshot = excluded.snapshot, created_at = excluded.created_at`,
+    [siteId, revision, snapshot, createdAt.toISOString()],
+    transaction,
+  )
   return { ...publicationEntry({ siteId, revision, createdAt }, files.length), written }
 }

@@ -163,7 +163,7 @@ test('what is published is of one moment, whatever is saved meanwhile', async ()
 
 test('a run that fails tells why, and what was published stays', async () => {
   const before = Buffer.from((await publishedFile(siteId, 'index.html'))!).toString()
-  const put = jest.spyOn(promises, 'writeFile')
+  const put = jest.spyOn(promises, 'open')
   for (const [n, [code, why]] of (
     [
       ['ENOSPC', 'full'],
@@ -241,4 +241,15 @@ test('a stored file that is gone gives no archive without it', async () => {
     problem: { code: 'publication-gone' },
   })
   expect(await publishedFile(siteId, 'site.css')).toBeUndefined()
+})
+
+test('what is published again says when that was', async () => {
+  const first = await publish(localOwner, siteId)
+  await tell(`update publications set created_at = now() - interval '3 days'`, [])
+  const old = await publicationOf(localOwner, siteId)
+  await publish(localOwner, siteId)
+  const now = await publicationOf(localOwner, siteId)
+  if (!first.ok || !old.ok || !now.ok) throw new Error('not published')
+  expect(Date.now() - Date.parse(old.value!.at)).toBeGreaterThan(250_000_000)
+  expect(Date.now() - Date.parse(now.value!.at)).toBeLessThan(60_000)
 })

@@ -29,6 +29,13 @@ export const looksOfSite = ({ docs, otherLooks }: Pick<EditorState, 'docs' | 'ot
   ...otherLooks,
 ]
 
+/** How all things of the site look; followed after what was changed is drawn. */
+export function useSiteLooks(): readonly Look[] {
+  const docs = useDeferredValue(useEditorState((state) => state.docs))
+  const otherLooks = useDeferredValue(useEditorState((state) => state.otherLooks))
+  return useMemo(() => looksOfSite({ docs, otherLooks }), [docs, otherLooks])
+}
+
 /** How many painted things each slot and role reaches, over the whole site. What colour a slot has does not matter to that. */
 function useReachOf(docs: SiteDocs, otherLooks: readonly Look[], themes: object): Reach {
   const { styles, body, palette } = docs.frame

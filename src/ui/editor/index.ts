@@ -22,6 +22,7 @@ export {
   useFailing,
   useReach,
   useSettingReach,
+  useSiteLooks,
   useShownDocs,
   useShownDocsBehind,
   useShownPage,

@@ -27,7 +27,7 @@ function notesOn({ lacks, fitting, hard }: TriedLivery, hasCss: boolean): string
       ? [`It has no style called ${listed(staying.styles)}: kept as now.`]
       : []),
     ...(hard.then > hard.now
-      ? [`${counted(hard.then, 'pair')} of colours would be hard to read; ${hard.now} are now.`]
+      ? [`${counted(hard.then, 'theme pair')} would have too little contrast; ${hard.now} now.`]
       : []),
     ...(hasCss ? ['The custom CSS stays, and may still have the last word.'] : []),
   ]

@@ -10,14 +10,14 @@ const NAMED = 5
 export function Silent() {
   const { value: silent, failure } = useSilentPictures()
   if (failure) return <p role="alert">× {failure}</p>
-  if (!silent) return <p>Looking for pictures without words …</p>
-  if (silent.length === 0) return <p>✓ Every picture says in words what it shows.</p>
+  if (!silent) return <p>Checking alt texts …</p>
+  if (silent.length === 0) return <p>✓ Every picture has alt text.</p>
   const rest = silent.length - NAMED
   return (
     <p className="rounded-md border border-dashed border-ink px-2.5 py-1.5">
-      <b>! {counted(silent.length, 'picture')} without words for who does not see them:</b>{' '}
+      <b>! {counted(silent.length, 'picture')} without alt text:</b>{' '}
       {silent.slice(0, NAMED).join(', ')}
-      {rest > 0 && `, and ${rest} more`}. Click one on the page to say what it shows.
+      {rest > 0 && `, and ${rest} more`}. Click one on the page to add it.
     </p>
   )
 }

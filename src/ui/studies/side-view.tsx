@@ -112,7 +112,9 @@ function Column({ title, colors, unread, chosen, children }: ColumnProps) {
         </span>
       ))}
       <p className={unread ? 'font-semibold' : 'text-soft'}>
-        {unread ? `× ${counted(unread, 'pair')} hard to read` : '✓ All themes can be read'}
+        {unread
+          ? `× ${counted(unread, 'theme pair')} with too little contrast`
+          : '✓ All theme pairs pass AA'}
       </p>
       {faults.length > 0 && (
         <p className="text-xs text-soft">

@@ -144,8 +144,8 @@ function Readable({ trial, onTrial }: ReadableProps) {
         }
       >
         {hard === 0
-          ? '✓ Everything in every theme would read well.'
-          : `${isWorse ? '×' : '✓'} ${counted(hard, 'pair')} in the themes would be hard to read; ${now} now.`}
+          ? '✓ All theme pairs would have enough contrast.'
+          : `× ${counted(hard, 'theme pair')} would have too little contrast, ${hard === now ? 'as now' : `${now} now`}.`}
       </p>
       {cells > 0 && (
         <Tick checked={anew} onChange={(themesAnew) => onTrial({ ...trial, themesAnew })}>
@@ -153,7 +153,9 @@ function Readable({ trial, onTrial }: ReadableProps) {
             ? 'And the design’s own themes'
             : 'And generate the themes anew'}
           , {counted(cells, 'cell')}
-          {anew ? '' : `: ${thenAnew === 0 ? 'all would read well' : `${thenAnew} hard to read`}`}
+          {anew
+            ? ''
+            : `: ${thenAnew === 0 ? 'then all theme pairs would pass' : `then ${counted(thenAnew, 'pair')} would fail`}`}
         </Tick>
       )}
     </div>

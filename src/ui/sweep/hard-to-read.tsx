@@ -32,7 +32,9 @@ export function HardToReadList({ hard, ...rest }: HardToReadListProps) {
       aria-label="Hard to read after it"
       className="mt-4 grid gap-1.5 border-t border-edge pt-3"
     >
-      <h3 className="font-bold">× {counted(hard.length, 'pair')} would be hard to read</h3>
+      <h3 className="font-bold">
+        × {counted(hard.length, 'colour')} would have too little contrast
+      </h3>
       <ul className="grid gap-1">
         {hard.slice(0, FEW).map(({ key, what, color, ground, ratio }) => (
           <li key={key} className="flex items-center gap-2 text-xs">

@@ -13,7 +13,7 @@ interface SheetCellProps extends CellView {
 /** One decision: as it looks on its ground, with slot or shade and contrast in a strip that is always readable. */
 export const SheetCell = memo(function SheetCell(props: SheetCellProps) {
   const { themeId, themeName, role, selected, focusable, words, ratio, needs, passes } = props
-  const told = `${roleName(role)}, ${themeName}: ${words}${ratio ? `, contrast ${ratio}, ${passes ? 'reads well' : `needs ${needs}`}` : ''}${props.hand ? ', by hand' : ''}`
+  const told = `${roleName(role)}, ${themeName}: ${words}${ratio ? `, contrast ${ratio}, ${passes ? 'passes AA' : `too low, needs ${needs}`}` : ''}${props.hand ? ', by hand' : ''}`
   return (
     <td className="p-px">
       <button

@@ -21,6 +21,7 @@ import {
   useEditorState,
   useReach,
   useSettingReach,
+  useSiteLooks,
   type Selection,
 } from '../editor'
 import { Button, Choice, Choices } from '../kit'
@@ -53,7 +54,11 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
   const dark = useEditorState(isAfterDark)
   const along = useEditorState((state) => state.goAlong)
   const [wanted, setWanted] = useState<string>()
-  const options = reachOptions({ spot, selection, also, element, trace, reach, settingReach })
+  const looks = useSiteLooks()
+  const options = useMemo(
+    () => reachOptions({ spot, selection, also, element, trace, reach, looks, settingReach }),
+    [spot, selection, also, element, trace, reach, looks, settingReach],
+  )
   const several = options.find(({ kind }) => kind === 'chosen')
   const option = options.find(({ key }) => key === wanted) ?? several ?? usualReach(options, trace)
   // What was tried on is gone with whoever tried it.
@@ -98,7 +103,10 @@ export function ChangeFor({ spot, selection, element, trace }: ChangeForProps) {
             className="flex w-full items-center justify-between gap-2 border-b border-edge bg-raised px-2.5 py-1 text-left last:border-b-0 hover:bg-hover has-checked:bg-strong has-checked:text-on-strong"
           >
             <span className="min-w-0">{each.label}</span>
-            <span className="code">{each.count}</span>
+            <span className="shrink-0 whitespace-nowrap">
+              <span className="code">{each.count.toLocaleString('en-GB')}</span>{' '}
+              {each.count === 1 ? each.of : `${each.of}s`}
+            </span>
           </Choice>
         ))}
       </Choices>

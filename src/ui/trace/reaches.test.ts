@@ -43,7 +43,7 @@ function on(
   }
   const { spot, element, trace } = find(docs)
   const selection = { doc: spot.doc, section: spot.section.id, element: element?.id, property: key }
-  const asking = { spot, selection, also, element, trace, reach, settingReach }
+  const asking = { spot, selection, also, element, trace, reach, looks, settingReach }
   return { options: reachOptions(asking), trace, find }
 }
 

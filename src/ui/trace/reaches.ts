@@ -13,7 +13,7 @@ import {
   type ThemeId,
 } from '@/core/site'
 import { isTaken, settings, type SettingId } from '@/core/traits'
-import type { Reach } from '@/core/uses'
+import { changedByStyle, type Look, type Reach } from '@/core/uses'
 import { targetOf, type Selection } from '../editor'
 import { deciderOf, type Traced } from './traced'
 
@@ -27,7 +27,9 @@ export interface ReachOption {
   /** Tells it from the others. */
   readonly key: string
   readonly label: string
+  /** How many things change, and what they are. */
   readonly count: number
+  readonly of: 'element' | 'section' | 'use'
   /** What it holds now, for the chooser. */
   readonly value?: LookValue
   /** Undefined for the slot, which is edited in the tray. */
@@ -47,6 +49,8 @@ export interface Asking {
   readonly element?: SiteElement
   readonly trace: Traced
   readonly reach: Reach
+  /** How all things of the site look, to count those that a change of a style changes. */
+  readonly looks: readonly Look[]
   /** Things by the site-wide setting that they follow. */
   readonly settingReach: Readonly<Partial<Record<SettingId, number>>>
 }
@@ -59,7 +63,7 @@ export function roleOf({ color, state }: Traced, element: SiteElement | undefine
 
 /** An option that decides the looks of one or several holders. */
 function holding(
-  { trace: { property, state, chain } }: Asking,
+  { element, trace: { property, state, chain } }: Asking,
   kind: ReachKind,
   label: string,
   count: number,
@@ -88,6 +92,7 @@ function holding(
     key: 'style' in on! ? `style:${on.style}` : kind,
     label,
     count,
+    of: element ? 'element' : 'section',
     on,
     edit,
     ...(held?.set === undefined ? {} : { value: held.set, reset: edit(null) }),
@@ -105,7 +110,7 @@ function alsoWith({ spot, also, trace }: Asking): LookTarget[] {
 }
 
 function nearOptions(asking: Asking): ReachOption[] {
-  const { selection, element, spot, reach, trace } = asking
+  const { selection, element, spot, looks, trace } = asking
   const { styles } = spot.docs.frame
   const here = holding(asking, 'element', element ? 'this element' : 'this section', 1, [
     targetOf(selection),
@@ -119,7 +124,13 @@ function nearOptions(asking: Asking): ReachOption[] {
         ]),
       ]
     : []
-  const counted = (id: string) => reach.styles[id] ?? 0
+  const counted = (id: string) =>
+    changedByStyle(spot.docs.frame, looks, {
+      style: id,
+      kind: element?.kind ?? 'section',
+      key: trace.property.key,
+      state: trace.state,
+    })
   const base = baseOfThing(spot, element)
   const given = element ? styleChain(styles, element.style) : []
   const ofStyles = given
@@ -146,6 +157,7 @@ function themeOptions({ spot, element, trace, reach }: Asking): ReachOption[] {
     kind,
     key: kind,
     label,
+    of: 'element' as const,
     count: ids.reduce((sum, id) => sum + (reach.roles[`${id}/${role}`] ?? 0), 0),
     value: themes.byId[ids[0]!]?.roles[role],
     edit: (value: LookValue): Edit => ({
@@ -170,6 +182,7 @@ function themeOptions({ spot, element, trace, reach }: Asking): ReachOption[] {
             kind: 'slot' as const,
             key: 'slot',
             label: `the slot ${slotName(palette, slot)} itself`,
+            of: 'use' as const,
             count: reach.slots[slot] ?? 0,
           },
         ]
@@ -189,6 +202,7 @@ function siteOptions({ spot, element, trace, settingReach }: Asking): ReachOptio
       kind: 'setting',
       key: 'setting',
       label: `site-wide: ${settings[setting].label.toLowerCase()}`,
+      of: 'element',
       count: settingReach[setting] ?? 0,
       value: spot.docs.frame.settings[setting] as LookValue,
       edit: (value) => ({ type: 'setSettings', settings: { [setting]: value } }),

@@ -225,8 +225,8 @@ function ReadingLine({ reading: { ratio, needs }, on, where }: ReadingLineProps)
     needs === undefined
       ? 'decoration'
       : ratio >= needs
-        ? '✓ reads well, AA'
-        : `× hard to read, needs ${needs}`
+        ? '✓ passes AA'
+        : `× too low, needs ${needs}`
   return (
     <p className="flex flex-wrap items-baseline justify-between gap-x-3 border-y border-edge py-2">
       <span>{on}</span>

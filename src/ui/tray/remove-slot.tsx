@@ -2,18 +2,25 @@
 
 import { useState } from 'react'
 import { toast } from 'sonner'
+import type { SlotUses } from '@/core/payloads'
 import type { ColorDecision, Slot } from '@/core/site'
 import { ColorChooser } from '../color'
 import { useEditor, useEditorState, useReach } from '../editor'
 import { Button, Dialog, Swatch } from '../kit'
 import { decisionHex } from '../look'
 import { counted, problemWords } from '../words'
-import { usesTold, useSlotUses } from './slot-uses'
+import { countOf, usesTold, useSlotUses } from './slot-uses'
 
 interface RemoveSlotProps {
   readonly slot: Slot
   readonly open: boolean
   readonly onOpenChange: (open: boolean) => void
+}
+
+/** What the button does, with how many uses it changes. */
+function removeWords({ name }: Slot, uses: SlotUses | undefined): string {
+  const count = uses ? countOf(uses) : 0
+  return count === 0 ? `Remove ${name}` : `Remove ${name}, replace ${counted(count, 'use')}`
 }
 
 /** Asks what takes the place of a slot; nothing may point at one that is gone. */
@@ -54,7 +61,7 @@ export function RemoveSlot({ slot, open, onOpenChange }: RemoveSlotProps) {
           disabled={busy || ('slot' in to && to.slot === slot.id)}
           onClick={() => void remove()}
         >
-          {busy ? 'Removing …' : `Remove ${slot.name}`}
+          {busy ? 'Removing …' : removeWords(slot, uses)}
         </Button>
       </div>
     </Dialog>

@@ -6,11 +6,15 @@ import { useEditor } from '../editor'
 import { counted } from '../words'
 
 /** `, through 12 uses: 9 in themes, 3 in page content` */
+/** All uses of a slot, wherever they are. */
+export const countOf = ({ places }: SlotUses): number =>
+  Object.values(places).reduce((sum, count) => sum + count, 0)
+
 export function usesTold({ places }: SlotUses): string {
   const named = placeIds.flatMap((place) =>
     places[place] ? [`${places[place]} in ${placeNames[place].toLowerCase()}`] : [],
   )
-  const total = Object.values(places).reduce((sum, count) => sum + count, 0)
+  const total = countOf({ places })
   return total === 0 ? '' : `, through ${counted(total, 'use')}: ${named.join(', ')}`
 }
 
