@@ -1,6 +1,8 @@
 import { expect, test, type Page } from '@playwright/test'
 import { demoSites } from '@demo/sites'
 import { ternFrame } from '@demo/tern/frame'
+import wcagContrast from 'wcag-contrast'
+import { kindClass, kindIds, kindOf } from '@/core/elements'
 import { generateThemes } from '@/core/generate'
 import {
   renderDocument,
@@ -9,7 +11,7 @@ import {
   shadesOnPages,
   type Whereabouts,
 } from '@/core/render'
-import { roleIds } from '@/core/roles'
+import { roleIds, roles } from '@/core/roles'
 import { siteDocs, slotSchema, type Frame, type Palette, type SiteDocs } from '@/core/site'
 import { buttonForms, type ButtonForm } from '@/core/traits'
 import { specimenPage } from '@/ui/themes/specimen-page'
@@ -77,6 +79,93 @@ for (const [name, values] of palettes) {
       await specimenReads(page, withGeneratedThemes(bare, values, form))
   })
 }
+
+/** What has to be told from its surroundings by 3:1 (WCAG 2.2, 1.4.11): where it is, which property paints it, what it lies on. */
+const shapes = kindIds.flatMap((id) =>
+  kindOf(id).facets.flatMap(({ role, part, property, paints, on, pseudo, key }) => {
+    const needs = typeof role === 'string' ? roles[role].needs : undefined
+    if (needs !== 3 || pseudo) return []
+    const painted = property ?? (paints === 'line' ? 'border-top-color' : 'color')
+    return [{ name: `${id} ${key}`, selector: `.${part ?? kindClass(id)}`, painted, inside: !!on }]
+  }),
+)
+
+/** Every ring, line and icon on a page with the colour that lies under it, as the browser computes them. */
+const shapesOn = (page: Page) =>
+  page.evaluate((asked) => {
+    const canvas = document.createElement('canvas').getContext('2d', { willReadFrequently: true })!
+    /** Colours laid over one another on white, as 8-bit channels. */
+    const painted = (colors: string[]) => {
+      canvas.fillStyle = '#ffffff'
+      canvas.fillRect(0, 0, 1, 1)
+      for (const color of colors) {
+        canvas.fillStyle = color
+        canvas.fillRect(0, 0, 1, 1)
+      }
+      return [...canvas.getImageData(0, 0, 1, 1).data].slice(0, 3)
+    }
+    const under = (from: Element | null) => {
+      const fills: string[] = []
+      for (let node = from; node; node = node.parentElement) {
+        fills.unshift(getComputedStyle(node).backgroundColor)
+      }
+      return fills
+    }
+    return asked.flatMap(({ name, selector, painted: property, inside }) =>
+      [...document.querySelectorAll(selector)].flatMap((node) => {
+        const style = getComputedStyle(node)
+        const color = style.getPropertyValue(property)
+        const isDrawn = property.startsWith('border')
+          ? style.borderTopStyle !== 'none' && parseFloat(style.borderTopWidth) > 0
+          : property !== 'outline-color' || style.outlineStyle !== 'none'
+        const box = node.getBoundingClientRect()
+        if (!isDrawn || box.width === 0) return []
+        const fills = under(inside ? node : node.parentElement)
+        return [{ name, color: painted([...fills, color]), ground: painted(fills) }]
+      }),
+    )
+  }, shapes)
+
+const STATES = {
+  rest: /$^/g,
+  focus: /:focus-visible\b/g,
+  hover: /:hover\b/g,
+  pressed: /:active\b/g,
+}
+
+test('every ring, line and icon of the specimen is told from what it lies on, in every state', async ({
+  page,
+}) => {
+  const seen = new Set<string>()
+  const sites: Array<readonly [string, Frame]> = [
+    ...palettes.map(
+      ([name, values]) => [name, withGeneratedThemes(bare, values, 'solid')] as const,
+    ),
+    ...demoSites.map(({ id, frame }) => {
+      const made = generateThemes(frame)
+      const byId = Object.fromEntries(made.map((theme) => [theme.id, theme]))
+      const themes = { order: made.map(({ id: own }) => own), byId } as Frame['themes']
+      return [id, { ...bare, palette: frame.palette, themes }] as const
+    }),
+  ]
+  for (const [name, frame] of sites) {
+    const specimen = specimenPage(frame.themes.order.map((id) => frame.themes.byId[id]!))
+    const html = htmlOf(siteDocs(frame, [specimen]), specimen)
+    for (const [state, selector] of Object.entries(STATES)) {
+      await page.setContent(html.replaceAll(selector, ':not(#none)'))
+      const found = await shapesOn(page)
+      for (const each of found) seen.add(`${each.name} ${state}`)
+      const low = found.filter(
+        ({ color, ground }) => wcagContrast.rgb(color as Rgb, ground as Rgb) < 3,
+      )
+      expect([name, state, low]).toEqual([name, state, []])
+    }
+  }
+  for (const kind of ['mainButton focus', 'searchField buttonFocus', 'form line', 'form focus'])
+    expect([...seen]).toContain(`${kind} focus`)
+})
+
+type Rgb = [number, number, number]
 
 async function specimenReads(page: Page, frame: Frame) {
   const specimen = specimenPage(frame.themes.order.map((id) => frame.themes.byId[id]!))

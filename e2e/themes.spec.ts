@@ -107,7 +107,7 @@ test('generating shows what would change, keeps what is decided by hand, undoes 
   await dialog.getByRole('button', { name: 'Generate', exact: true }).click()
   await expect(cell(page, 'on-paper', 'link')).toContainText('#990000')
   await page.getByLabel('Roles that are shown').selectOption('failing')
-  await expect(page.getByText('Everything in every theme can be read.')).toBeVisible()
+  await expect(page.getByText('All theme pairs have enough contrast.')).toBeVisible()
   await isSaved(page)
   expect((await frameOf(request)).themes.byId['on-ink' as ThemeId]!.roles).toMatchObject({
     buttonFill: { value: '#ffe08a' },

@@ -50,6 +50,12 @@ export const searchField = defineKind({
       on: 'button',
     },
     { ...focusFacet, part: 'search-box' },
+    {
+      ...focusFacet,
+      key: 'buttonFocus',
+      label: 'Button, focus ring',
+      part: 'search-button',
+    },
   ],
   features: [
     ...features(fieldSources, { part: 'search-box', as: 'field', label: 'Field' }),

@@ -12,8 +12,7 @@ const pageCss = `
 html { -webkit-text-size-adjust: 100%; }
 body { margin: 0; font-family: var(--font-body); font-weight: var(--weight-body); font-size: var(--font-size); line-height: var(--leading-body); }
 a { color: inherit; }
-:focus-visible { outline: 2px solid; outline-offset: 2px; }
-a:where(.link, .navigation-link, .wordmark):focus-visible { outline-color: var(--role-focus); }
+:focus-visible { outline: 2px solid var(--role-focus, currentColor); outline-offset: 2px; }
 :is(.main-button, .quiet-button, .field):disabled { cursor: not-allowed; }
 .field:disabled { opacity: 0.5; }
 :is(.main-button, .quiet-button):active { transform: translateY(1px); }

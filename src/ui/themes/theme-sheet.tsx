@@ -101,7 +101,7 @@ export function ThemeSheet() {
             }
             empty={
               shown === 'failing' && failing.length === 0
-                ? 'Everything in every theme can be read.'
+                ? 'All theme pairs have enough contrast.'
                 : 'No role answers to that.'
             }
           />
