@@ -266,3 +266,41 @@ test('site-wide settings are set together, within their ranges, and told in word
     expect(editSchema.safeParse({ type: 'setSettings', settings }).success).toBe(false)
   }
 })
+
+describe('a border and its sides', () => {
+  const sides = ['lineTop', 'lineRight', 'lineBottom', 'lineLeft']
+  const button = Object.values(home.body.elements).find(({ kind }) => kind === 'mainButton')!
+  const [ink, brand, mist] = ['ink', 'brand', 'mist'].map((slot) => ({ slot }))
+  const all = (value: unknown) => ({
+    type: 'setLooks',
+    settings: sides.map((key) => ({
+      on: { doc: 'home', element: button.id },
+      key,
+      state: 'rest',
+      value,
+    })),
+  })
+
+  test('sides that are all alike go with the whole border when that is set', () => {
+    const site = done(docs, on(button.id, 'line', ink), all(ink), on(button.id, 'line', brand))
+    expect(colorsOf(site, button.id)).toEqual({ line: { rest: brand } })
+    const alone = done(docs, all(mist), on(button.id, 'line', brand))
+    expect(colorsOf(alone, button.id)).toEqual({ line: { rest: brand } })
+  })
+
+  test('a side that somebody parted stays what it is, the others follow', () => {
+    const site = done(
+      docs,
+      on(button.id, 'line', ink),
+      all(ink),
+      on(button.id, 'lineTop', mist),
+      on(button.id, 'line', brand),
+    )
+    expect(colorsOf(site, button.id)).toEqual({ line: { rest: brand }, lineTop: { rest: mist } })
+  })
+
+  test('one side set alone stays', () => {
+    const site = done(docs, on(button.id, 'lineLeft', mist), on(button.id, 'line', brand))
+    expect(colorsOf(site, button.id)).toEqual({ line: { rest: brand }, lineLeft: { rest: mist } })
+  })
+})

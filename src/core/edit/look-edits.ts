@@ -5,6 +5,7 @@ import {
   docId,
   elementId,
   bodyOf,
+  canonicalJson,
   isBound,
   paintKind,
   paintKindsOf,
@@ -130,6 +131,34 @@ export function withLook(
   return Object.keys(next).length ? next : undefined
 }
 
+/**
+ * The looks without what the parts of a property decide for themselves, as far as nobody parted
+ * them from it: a border's sides that are as the whole border was, or all alike, go with it.
+ */
+function withPartsJoined(
+  looks: Looks | undefined,
+  properties: readonly Property[],
+  { key, state }: Pick<LookSetting, 'key' | 'state'>,
+): Looks | undefined {
+  const parts = properties.filter((each) => !isFeature(each) && each.within?.includes(key))
+  const textOf = (part: string) => {
+    const value = looks?.[part]?.[state]
+    return value === undefined ? undefined : canonicalJson(value)
+  }
+  const sides = parts.filter((part) => !isFeature(part) && part.below === undefined)
+  const texts = new Set(sides.map((side) => textOf(side.key)))
+  const areAlike = texts.size === 1 && !texts.has(undefined)
+  return parts
+    .filter((part) => {
+      const own = textOf(part.key)
+      return own !== undefined && (own === textOf(key) || (areAlike && sides.includes(part)))
+    })
+    .reduce<Looks | undefined>(
+      (left, part) => withLook(left, { key: part.key, state, value: null }),
+      looks,
+    )
+}
+
 /** Whether something was begun for a setting and holds nothing after all. */
 const isEmptyBase = (on: LookTarget, looks: Looks | undefined) =>
   'style' in on && baseStyle(on.style) !== undefined && !looks
@@ -143,7 +172,8 @@ export function setLook(draft: DraftDocs, setting: LookSetting): EditProblem | u
   if (!property) return 'property-unknown'
   const problem = value === null ? undefined : problemOf(draft, property, value)
   if (problem) return problem
-  const looks = withLook(found.thing.looks, setting)
+  const joined = withPartsJoined(found.thing.looks, found.properties, setting)
+  const looks = withLook(joined, setting)
   if (isEmptyBase(on, looks)) delete draft.frame.styles[(on as { style: never }).style]
   else if (looks) found.thing.looks = looks
   else if ('style' in on) found.thing.looks = {}

@@ -93,7 +93,9 @@ export interface FollowingSetting {
 }
 
 function settingsOf(element: SiteElement, roles: Partial<ThemeRoles>): FollowingSetting[] {
-  return kindOf(element.kind).facets.flatMap((facet) => {
+  // A part of a border follows the whole of it.
+  const whole = kindOf(element.kind).facets.filter(({ within }) => !within)
+  return whole.flatMap((facet) => {
     const [rest, hover] = [roles[facetRole(facet, element)], facet.hover && roles[facet.hover]]
     return [
       ...(rest ? [{ facet: facet.key, state: 'rest' as const, paint: rest }] : []),

@@ -1,5 +1,5 @@
 import { colorOf, sameColor } from '@/core/color'
-import { cssProperty, type Feature } from '@/core/elements'
+import { cssProperty, kindClass, type Feature } from '@/core/elements'
 import type { Trace } from '@/core/resolve'
 import { traits, type State } from '@/core/traits'
 import type { Selection } from '../editor'
@@ -24,21 +24,39 @@ function longhand(styles: CSSStyleDeclaration, property: string): string {
   return `border-${side ?? 'top'}-color`
 }
 
-/** The last rule of the custom CSS that matches the element and sets the property. */
+/** All style rules of a sheet, those inside of conditions as well. */
+const styleRules = (rules: CSSRuleList): CSSStyleRule[] =>
+  [...rules].flatMap((rule) => {
+    if ('selectorText' in rule) return [rule as CSSStyleRule]
+    return 'cssRules' in rule ? styleRules((rule as CSSGroupingRule).cssRules) : []
+  })
+
+/** The last rule of the custom CSS that is about the element and sets the property. */
 function ruleFor(
   stage: StageAccess,
   node: HTMLElement,
   property: string,
 ): CSSStyleRule | undefined {
-  const rules = [...(stage.writer.customSheet()?.cssRules ?? [])] as CSSRule[]
-  const sets = ({ style }: CSSStyleRule) =>
-    [...style].some(
-      (name) => name === property || name.startsWith(property) || property.startsWith(name),
-    )
-  return rules
-    .filter((rule): rule is CSSStyleRule => 'selectorText' in rule)
-    .filter((rule) => node.matches(rule.selectorText) && sets(rule))
+  const sheet = stage.writer.customSheet()
+  return (sheet ? styleRules(sheet.cssRules) : [])
+    .filter(({ selectorText, style }) => {
+      // A pseudo-element stands for a part that `matches` does not know.
+      const plain = selectorText.replaceAll(/::[\w-]+/g, '') || '*'
+      const isKnown = CSS.supports(`selector(${plain})`)
+      return isKnown && [...style].includes(property) && node.matches(plain)
+    })
     .at(-1)
+}
+
+/** Whether the custom CSS makes a property what it is: found by reading it with the sheet and without. */
+function isFromCustomCss(stage: StageAccess, read: () => string): boolean {
+  const sheet = stage.writer.customSheet()
+  if (!sheet) return false
+  const computed = unpointed(stage.document, read)
+  sheet.disabled = true
+  const without = unpointed(stage.document, read)
+  sheet.disabled = false
+  return computed !== without
 }
 
 /** What the browser computes at rest for a part, where that is not the colour the core resolves. */
@@ -56,27 +74,27 @@ export function partsOf(node: HTMLElement, { part }: { readonly part?: string })
   return part ? [...node.querySelectorAll<HTMLElement>(`.${part}`)] : [node]
 }
 
+/** Reads a property of a node, or of one of its pseudo-elements. */
+const reading = (node: HTMLElement, property: string, pseudo?: string) => () =>
+  node.ownerDocument.defaultView!.getComputedStyle(node, pseudo ?? null).getPropertyValue(property)
+
 /** Whether custom CSS has the last word over what was decided for a part. */
 export function isOverruled(stage: StageAccess, node: HTMLElement, trace: Trace): boolean {
   const other = otherThan(stage, node, trace)
-  return other !== undefined && ruleFor(stage, node, other.property) !== undefined
+  return (
+    other !== undefined && isFromCustomCss(stage, reading(node, other.property, trace.facet.pseudo))
+  )
 }
 
 /** What is asked about: a colour by its trace, any other property by the feature that it is. */
 export type Asked = { readonly color: Trace } | { readonly feature: Feature; readonly state: State }
 
-/** What custom CSS makes of a property that is no colour: found by reading it with the sheet and without. */
+/** What custom CSS makes of a property that is no colour. */
 function overruledFeature(stage: StageAccess, node: HTMLElement, { trait }: Feature) {
   const { property } = traits[trait]
-  const sheet = stage.writer.customSheet()
-  if (!sheet || !ruleFor(stage, node, property)) return undefined
-  const read = () =>
-    node.ownerDocument.defaultView!.getComputedStyle(node).getPropertyValue(property)
-  const computed = unpointed(stage.document, read)
-  sheet.disabled = true
-  const without = unpointed(stage.document, read)
-  sheet.disabled = false
-  return computed === without ? undefined : { computed, property }
+  const read = reading(node, property)
+  if (!isFromCustomCss(stage, read)) return undefined
+  return { computed: unpointed(stage.document, read), property }
 }
 
 /**
@@ -101,8 +119,13 @@ export function findOverrule(
         : undefined
   if (!other) return undefined
   const { computed, property } = other
+  const pseudo = 'color' in asked ? asked.color.facet.pseudo : undefined
+  if (!isFromCustomCss(stage, reading(node, property, pseudo))) {
+    // A snippet has styles of its own; anything else is then as its parts are decided.
+    return thing?.classList.contains(kindClass('embed')) ? { computed } : undefined
+  }
   const rule = ruleFor(stage, node, property)
-  if (!rule) return { computed }
+  if (!rule) return { computed, selector: 'a rule of it' }
   const at = customCss.indexOf(rule.selectorText)
   const line = at === -1 ? undefined : customCss.slice(0, at).split('\n').length
   return { computed, selector: rule.selectorText, line }

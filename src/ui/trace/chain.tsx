@@ -76,8 +76,12 @@ export function Chain({ trace, thing, overrule }: ChainProps) {
         <Link
           kind="counts"
           color={isFeature(property) ? undefined : overrule.computed}
-          told={`Custom CSS${overrule.line ? `, line ${overrule.line}` : ''} has the last word`}
-          what={overrule.selector ?? 'a style of its own'}
+          told={
+            overrule.selector
+              ? `Custom CSS${overrule.line ? `, line ${overrule.line}` : ''} has the last word`
+              : 'The snippet’s own style has the last word'
+          }
+          what={overrule.selector ?? ''}
           code={overrule.computed}
           onOpen={overrule.line ? () => openCss(overrule.line!) : undefined}
           openLabel="Open the custom CSS at this line"
