@@ -4,7 +4,14 @@ import type * as z from 'zod'
 import { addOnKindIds } from '../add-ons'
 import { propertiesOf } from '../elements'
 import { liveryOf, liveryParts } from '../livery'
-import { fontSchema, fontVersion, textFault, type AddOnSetting, type SiteDocs } from '../site'
+import {
+  fontSchema,
+  fontVersion,
+  pictureEndings,
+  textFault,
+  type AddOnSetting,
+  type SiteDocs,
+} from '../site'
 import { structureEdits } from './any-structure.fixture'
 import { editKinds, type Edit } from './edits'
 
@@ -230,6 +237,13 @@ export const aFont = fontSchema.parse({
   license: 'Made for the test',
 })
 
+/** A picture under another id and name, with the ending that it has. */
+const withName = (picture: SiteDocs['pictures'][string], id: string) => ({
+  ...picture,
+  id,
+  fileName: `${id}.${pictureEndings[picture.mediaType][0]}`,
+})
+
 /** Edits that carry whole records or parts of them: made from those of the site. */
 const madeFromSite: Readonly<Partial<Record<EditTypeName, (docs: SiteDocs) => unknown>>> = {
   ...structureEdits,
@@ -248,7 +262,15 @@ const madeFromSite: Readonly<Partial<Record<EditTypeName, (docs: SiteDocs) => un
   },
   addPicture: ({ pictures }) => ({
     type: 'addPicture',
-    picture: { ...Object.values(pictures)[0]!, id: 'extra', fileName: 'extra.jpg' },
+    picture: withName(Object.values(pictures)[0]!, 'extra'),
+  }),
+  together: ({ frame, pages }) => ({
+    type: 'together',
+    told: 'Two things at once',
+    edits: [
+      { type: 'renameSite', name: `${frame.name} two`.slice(-60) },
+      { type: 'setPage', page: Object.keys(pages)[0]!, description: 'Said together' },
+    ],
   }),
   exchangePicture: ({ pictures }) => ({
     type: 'exchangePicture',

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { textFault, type TextFault } from '../site'
+import { plainText, textFault, type TextFault } from '../site'
 import { addAddOn, removeAddOn, setAddOn } from './add-on-edits'
 import { addSection, moveSection, removeSection, setSection } from './band-edits'
 import { setLooks } from './look-edits'
@@ -38,10 +38,10 @@ import { setBlend, setSectionTheme, setSectionThemes } from './section-edits'
 import { renameSite, setCustomCss, setSiteIcon } from './site-edits'
 import { dropStudy, keepStudy, setSlots } from './study-edits'
 import { addTheme, orderThemes, renameTheme, setCells, setEdition, setRole } from './theme-edits'
-import type { EditKind } from './edit'
+import { defineEdit, type EditKind } from './edit'
 
-/** Every kind of edit that a person can make in the editor. */
-export const editKinds = {
+/** Every kind of edit that changes one thing. */
+const singleKinds = {
   setSlot,
   addSlot,
   renameSlot,
@@ -105,16 +105,60 @@ export const editKinds = {
 type KindsOf<Table> = Table[keyof Table]
 type CommandOf<Kind> = Kind extends EditKind<infer Command> ? Command : never
 
+type SingleEdit = CommandOf<KindsOf<typeof singleKinds>>
+
+const schemasOf = (kinds: object) =>
+  Object.values(kinds).map((kind: { schema: unknown }) => kind.schema) as unknown as [
+    Option,
+    ...Option[],
+  ]
+type Option = z.core.$ZodTypeDiscriminable & z.ZodType<never>
+
+/** Most edits of one deed. */
+const mostTogether = 60
+
+/** Several edits that are one deed: told as one, stored as one, taken back as one. */
+export interface Together {
+  readonly type: 'together'
+  readonly told: string
+  readonly edits: readonly SingleEdit[]
+}
+
+const kindOfSingle = (edit: SingleEdit) => singleKinds[edit.type] as unknown as EditKind<SingleEdit>
+
+export const together = defineEdit<Together>({
+  type: 'together',
+  schema: z.strictObject({
+    type: z.literal('together'),
+    told: plainText(300),
+    edits: z
+      .array(z.discriminatedUnion('type', schemasOf(singleKinds)))
+      .min(1)
+      .max(mostTogether),
+  }) as unknown as z.ZodType<Together>,
+  needs: ({ edits }) => edits.flatMap((edit) => kindOfSingle(edit).needs?.(edit) ?? []),
+  apply(draft, { edits }) {
+    for (const edit of edits) {
+      const problem = kindOfSingle(edit).apply(draft, edit)
+      if (problem) return problem
+    }
+    return undefined
+  },
+  describe: ({ told }) => told,
+  typed: ({ edits }) =>
+    edits.flatMap((edit) => kindOfSingle(edit).typed?.(edit) ?? []).join('\n') || undefined,
+})
+
+/** Every kind of edit that a person can make in the editor. */
+export const editKinds = { ...singleKinds, together } as const
+
 export type Edit = CommandOf<KindsOf<typeof editKinds>>
 
-type Option = z.core.$ZodTypeDiscriminable & z.ZodType<Edit>
-const schemas = Object.values(editKinds).map((kind) => kind.schema)
-
 /** What a browser may send. */
-export const editSchema: z.ZodType<Edit> = z.discriminatedUnion(
+export const editSchema = z.discriminatedUnion(
   'type',
-  schemas as unknown as [Option, ...Option[]],
-)
+  schemasOf(editKinds),
+) as unknown as z.ZodType<Edit>
 
 export type CheckedEdit =
   { readonly ok: true } | ({ readonly ok: false } & Pick<TextFault, 'where' | 'what'>)

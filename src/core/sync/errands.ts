@@ -2,6 +2,7 @@ import { refused, type JobResult, type Problem, type Result } from '../payloads'
 import type { WideIntent } from '../wide'
 import type { ClashWatch } from './clash-watch'
 import { createFollowing } from './following'
+import type { Layers } from './layers'
 import type { OriginWatch } from './origin'
 import type { Standing } from './standing'
 import type { SyncState } from './state'
@@ -13,6 +14,7 @@ interface ErrandsNeeds {
   readonly transport: SiteTransport
   readonly watch: ClashWatch
   readonly origins: OriginWatch
+  readonly layers: Layers
   readonly standing: Standing
   readonly after: Surroundings['after']
   readonly flush: () => Promise<void>
@@ -25,7 +27,10 @@ export function createErrands(needs: ErrandsNeeds) {
   const { note, outcome } = createFollowing({
     held,
     transport,
-    origins,
+    landed(revision) {
+      origins.landed(revision)
+      needs.layers.restand()
+    },
     after,
     catchUp: standing.catchUp,
   })

@@ -1,5 +1,4 @@
 import { refused, type JobResult, type JobState, type Result } from '../payloads'
-import type { OriginWatch } from './origin'
 import type { SyncState } from './state'
 import type { Held } from './store'
 import type { SiteTransport, Surroundings } from './transport'
@@ -7,7 +6,8 @@ import type { SiteTransport, Surroundings } from './transport'
 interface FollowingNeeds {
   readonly held: Held<SyncState>
   readonly transport: Pick<SiteTransport, 'job'>
-  readonly origins: OriginWatch
+  /** Notes that a revision came of work of this window. */
+  readonly landed: (revision: number) => void
   readonly after: Surroundings['after']
   readonly catchUp: (to: number) => Promise<boolean>
 }
@@ -18,7 +18,7 @@ const AGAIN = 1000
 const isOver = ({ state }: JobState) => state !== 'waiting' && state !== 'running'
 
 /** Follows long work that is done elsewhere, to its end and until what it led to is seen here. */
-export function createFollowing({ held, transport, origins, after, catchUp }: FollowingNeeds) {
+export function createFollowing({ held, transport, landed, after, catchUp }: FollowingNeeds) {
   const { getState, setState } = held
   /** Those who wait for the end of work, by its id. */
   const waiting = new Map<string, (job: JobState) => void>()
@@ -57,7 +57,7 @@ export function createFollowing({ held, transport, origins, after, catchUp }: Fo
     const { state, problem, result = {} } = await untilOver(begun.value)
     if (problem) return refused(problem)
     if (state !== 'done') return refused({ code: 'cancelled' })
-    if (result.revision !== undefined) origins.landed(result.revision)
+    if (result.revision !== undefined) landed(result.revision)
     const { revision = 0 } = result
     if (revision > getState().revision) await catchUp(revision)
     return { ok: true, value: result }

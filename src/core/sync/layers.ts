@@ -1,6 +1,8 @@
+import type { ChangesSince } from '../payloads'
 import type { SiteDocs } from '../site'
 import type { Absorbed } from './absorb'
 import type { Clash, ClashWatch } from './clash-watch'
+import type { OriginWatch } from './origin'
 import { replay, type Laid } from './replay'
 import type { LostEdit, SyncState } from './state'
 import type { Held } from './store'
@@ -21,22 +23,26 @@ export interface Layers {
   /** Takes in what landed: of ours just as it lay here nothing has to be made anew, over others' all that waits. */
   readonly settle: (landed: Pick<Absorbed, 'stored' | 'laid' | 'isForeign'>) => void
   /** The steps that can be taken from what is stored; what waits stands before them. */
-  readonly stands: (steps: Steps) => void
+  readonly stands: (ahead: StepsAhead) => void
+  /** Looks again where the steps were made: work of this window may be known as that only after it landed. */
+  readonly restand: () => void
   readonly tellClashes: (clashes: readonly Clash[]) => void
 }
 
 type Steps = Pick<SyncState, 'undo' | 'redo'>
+type StepsAhead = Pick<ChangesSince, 'undo' | 'redo'>
 
 /** What waits is what a step takes back first; nothing is to be done again over it. */
-const stepsOver = ({ told, edit }: PendingEdit): Steps => ({
-  undo: { told: told ?? edit.type, origin: 'here' },
+const stepsOver = ({ clientId, told, edit }: PendingEdit): Steps => ({
+  undo: { id: clientId, told: told ?? edit.type, origin: 'here' },
   redo: undefined,
 })
 
 interface LayersNeeds {
   readonly held: Held<SyncState>
   readonly watch: ClashWatch
-  readonly first: { readonly docs: SiteDocs; readonly steps: Steps }
+  readonly origins: OriginWatch
+  readonly first: { readonly docs: SiteDocs; readonly ahead: StepsAhead }
   /** Keeps what waits where a reload of the window finds it. */
   readonly keep: (pending: readonly PendingEdit[]) => void
 }
@@ -47,11 +53,15 @@ const unlaid = ({ clientId, edit, told }: Laid): PendingEdit => ({
   ...(told === undefined ? {} : { told }),
 })
 
-export function createLayers({ held, watch, first, keep }: LayersNeeds): Layers {
+export function createLayers({ held, watch, origins, first, keep }: LayersNeeds): Layers {
   const { getState, setState } = held
   let stored = first.docs
   let laid: readonly Laid[] = []
-  let steps: Steps = first.steps
+  let ahead: StepsAhead = first.ahead
+  const steps = (): Steps => ({
+    undo: origins.stepOf(ahead.undo),
+    redo: origins.stepOf(ahead.redo),
+  })
 
   function show(docs: SiteDocs): void {
     const pending = laid.map(unlaid)
@@ -59,7 +69,7 @@ export function createLayers({ held, watch, first, keep }: LayersNeeds): Layers 
     setState({
       docs,
       pending,
-      ...(last ? stepsOver(last) : steps),
+      ...(last ? stepsOver(last) : steps()),
     })
     keep(pending)
   }
@@ -107,8 +117,11 @@ export function createLayers({ held, watch, first, keep }: LayersNeeds): Layers 
       else if (hasLanded) show(laid.at(-1)?.after ?? stored)
     },
     stands(next) {
-      steps = next
-      if (laid.length === 0) setState(steps)
+      ahead = next
+      if (laid.length === 0) setState(steps())
+    },
+    restand() {
+      if (laid.length === 0) setState(steps())
     },
     tellClashes,
   }

@@ -5,6 +5,8 @@ export type Origin = 'here' | 'elsewhere' | 'before'
 
 /** A step that can be taken, with where what it is about was made. */
 export interface Step {
+  /** Tells it from every other step: the same before and after it is stored. */
+  readonly id: string
   readonly told: string
   readonly origin: Origin
 }
@@ -26,6 +28,11 @@ export function createOriginWatch(opened: number): OriginWatch {
   return {
     made: (clientId) => void clientIds.add(clientId),
     landed: (revision) => void revisions.add(revision),
-    stepOf: (ahead) => ahead && { told: ahead.told, origin: originOf(ahead) },
+    stepOf: (ahead) =>
+      ahead && {
+        id: ahead.clientId ?? `revision ${ahead.revision}`,
+        told: ahead.told,
+        origin: originOf(ahead),
+      },
   }
 }

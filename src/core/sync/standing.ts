@@ -4,7 +4,6 @@ import { looksOf, mergeLooks, type Look } from '../uses'
 import { absorb } from './absorb'
 import type { ClashWatch } from './clash-watch'
 import type { Layers } from './layers'
-import type { OriginWatch } from './origin'
 import type { SyncState } from './state'
 import type { Held } from './store'
 import type { SiteTransport } from './transport'
@@ -24,7 +23,6 @@ interface StandingNeeds {
   readonly held: Held<SyncState>
   readonly transport: SiteTransport
   readonly watch: ClashWatch
-  readonly origins: OriginWatch
   readonly layers: Layers
 }
 
@@ -45,10 +43,8 @@ function docsOf({ frame, pictures, fonts }: LoadedSite, pages: readonly LoadedPa
 }
 
 export function createStanding(needs: StandingNeeds): Standing {
-  const { held, transport, watch, origins, layers } = needs
+  const { held, transport, watch, layers } = needs
   const { getState, setState } = held
-  const stands = ({ undo, redo }: Pick<ChangesSince, 'undo' | 'redo'>) =>
-    layers.stands({ undo: origins.stepOf(undo), redo: origins.stepOf(redo) })
   const heldPages = () => Object.keys(layers.stored().pages)
 
   /** Counts what is not at hand, of a count over all. */
@@ -68,7 +64,7 @@ export function createStanding(needs: StandingNeeds): Standing {
     const { revision, pageCount, looks } = fresh.value
     if (pages.some((each) => each.revision !== revision)) return reload()
     setState({ revision, generation: getState().generation + 1 })
-    stands(fresh.value)
+    layers.stands({ undo: fresh.value.undo, redo: fresh.value.redo })
     layers.relayOn(docsOf(fresh.value, pages))
     count(pageCount, looks)
     return true
@@ -88,7 +84,7 @@ export function createStanding(needs: StandingNeeds): Standing {
     const { revision } = told
     if (revision > before) {
       setState({ revision, generation: getState().generation + 1 })
-      stands(told)
+      layers.stands({ undo: told.undo, redo: told.redo })
     }
     layers.tellClashes(taken.behind.flatMap(({ clientId, on }) => watch.replayed(clientId, on)))
     layers.settle(taken)

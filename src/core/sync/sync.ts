@@ -87,11 +87,12 @@ export function createSync(
   const held = hold<SyncState>(firstState(site, firstPage, origins))
   const { getState, setState, subscribe } = held
   const watch = createClashWatch()
-  const { docs, undo, redo } = getState()
+  const { docs } = getState()
+  const ahead = { undo: site.undo, redo: site.redo }
   const keep = (pending: readonly PendingEdit[]) =>
     keepUnsent(pending.length ? JSON.stringify(pending) : null)
-  const layers = createLayers({ held, watch, first: { docs, steps: { undo, redo } }, keep })
-  const standing = createStanding({ held, transport, watch, origins, layers })
+  const layers = createLayers({ held, watch, origins, first: { docs, ahead }, keep })
+  const standing = createStanding({ held, transport, watch, layers })
   const sending = createSending({ held, transport, watch, standing, layers, after })
   /** The pages that were asked for, the last one at the end. */
   let asked: readonly PageId[] = [firstPage.page.id]
@@ -105,7 +106,7 @@ export function createSync(
   }
 
   const { dispatch, carryOut } = createCarrying({ held, watch, origins, layers, newId, flush })
-  const needs = { held, transport, watch, origins, standing, after, flush }
+  const needs = { held, transport, watch, origins, layers, standing, after, flush }
   const { note, onServer, step, wide, takeBack, publish, cancel } = createErrands(needs)
 
   return {

@@ -1,6 +1,5 @@
 'use client'
 
-import { toast } from 'sonner'
 import { addOnKindOf, type AddOnColor, type AddOnKind } from '@/core/add-ons'
 import { over, white } from '@/core/color'
 import { decisionColor } from '@/core/resolve'
@@ -16,7 +15,7 @@ import {
   type Palette,
 } from '@/core/site'
 import { ColorField, type ReadsOn } from '../color'
-import { stepAndTell, useEditor, useEditorState } from '../editor'
+import { useEditor, useEditorState, tellUndoable } from '../editor'
 import { Button, SelectField, TextField } from '../kit'
 import { useAddOnEdit } from './use-add-on-edit'
 
@@ -169,9 +168,7 @@ function RemoveAddOn({ addOn: { id, name } }: AddOnSettingsProps) {
   const edit = useAddOnEdit()
   const remove = () => {
     if (!edit({ type: 'removeAddOn', id })) return
-    toast(`${name} is off the site, its settings with it.`, {
-      action: { label: 'Undo', onClick: () => void stepAndTell(editor, 'undo') },
-    })
+    tellUndoable(editor, `${name} removed from the site, with its settings.`)
   }
   return (
     <div className="border-t border-edge pt-3">

@@ -7,7 +7,7 @@ import { addElement, canStep, duplicate, hide, moveStep, putInto, remove } from 
 import { dropElement } from './seats'
 
 jest.mock('sonner', () => ({ toast: Object.assign(jest.fn(), { error: jest.fn() }) }))
-jest.mock('../editor', () => ({ openAndTell: jest.fn() }))
+jest.mock('../editor', () => ({ openAndTell: jest.fn(), tellUndoable: jest.fn() }))
 
 const { frame, pages } = demoSites[0]!
 const page = 'home' as PageId

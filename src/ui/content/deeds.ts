@@ -12,7 +12,7 @@ import {
   type PageId,
   type SectionId,
 } from '@/core/site'
-import { openAndTell, type Editor, type EditorState, type Selection } from '../editor'
+import { openAndTell, type Editor, type EditorState, type Selection, tellUndoable } from '../editor'
 import { newId } from '../new-id'
 import { moveElementTo, stepSeat } from './seats'
 import { tell } from './tell'
@@ -126,7 +126,7 @@ export function remove(editor: Editor, selection: Selection): void {
     editor.show({
       selection: { doc, section, ...(next ? { element: next } : { property: 'fill' }) },
     })
-    toast(`${kindOf(found.kind).label} removed. Undo brings it back.`, { id: 'removed' })
+    tellUndoable(editor, `${kindOf(found.kind).label} removed.`, 'removed')
     return
   }
   const { docs, pageId } = editor.store.getState()
@@ -147,9 +147,9 @@ export function remove(editor: Editor, selection: Selection): void {
   })
   const told =
     doc === 'frame'
-      ? `Part ${found.name} taken from this page; the library keeps it. Undo brings it back.`
-      : `Section ${found.name} removed. Undo brings it back.`
-  toast(told, { id: 'removed' })
+      ? `Part ${found.name} removed from this page; the library keeps it.`
+      : `Section ${found.name} removed.`
+  tellUndoable(editor, told, 'removed')
 }
 
 export function hide(editor: Editor, selection: Selection, hidden: boolean): void {
@@ -157,9 +157,11 @@ export function hide(editor: Editor, selection: Selection, hidden: boolean): voi
   const name = heldBody(editor, selection)?.sections[section]?.name
   const problem = editor.dispatch({ type: 'setSection', doc, section, hidden })
   if (!tell('Not kept', problem)) return
-  toast(hidden ? `${name} is hidden. The outline shows it again.` : `${name} is shown again.`, {
-    id: 'hidden',
-  })
+  tellUndoable(
+    editor,
+    hidden ? `${name} is hidden. The outline still lists it.` : `${name} is shown again.`,
+    'hidden',
+  )
 }
 
 /** Puts an element into a new one that takes its place. */

@@ -27,6 +27,8 @@ export function EditorProvider({ site, page, children }: EditorProviderProps) {
     const onFocus = () => void editor.catchUp()
     // A window that is closed takes what it has not sent with it.
     const onLeave = (event: BeforeUnloadEvent) => {
+      // What is typed into a field is taken as it is left.
+      if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
       if (editor.store.getState().pending.length) event.preventDefault()
     }
     window.addEventListener('focus', onFocus)

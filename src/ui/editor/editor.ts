@@ -5,6 +5,7 @@ import { createSync, type Surroundings } from '@/core/sync'
 import { keepText, keptText } from '../browser-storage'
 import { siteClient, siteTransport } from './client'
 import { createPageList } from './page-list'
+import { rememberViews } from './remember-views'
 import { isSameThing, type Editor, type EditorState, type ViewState } from './state'
 
 /** What a window has not sent is kept beyond a reload of it. Where the browser keeps nothing, it lives in memory alone. */
@@ -76,8 +77,14 @@ export function createEditor(site: LoadedSite, firstPage: LoadedPage): Editor {
     })
   })
 
+  const deeds = rememberViews(sync, store, async ({ pageId, selection }) => {
+    if (pageId !== store.getState().pageId && (await openPage(pageId))) return
+    show({ selection, words: undefined })
+  })
+
   return {
     ...sync,
+    ...deeds,
     store,
     client,
     pages,

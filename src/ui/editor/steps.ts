@@ -24,6 +24,32 @@ export async function stepAndTell(editor: Editor, kind: 'undo' | 'redo'): Promis
   toast(`${done}: ${step.told}${ORIGIN[step.origin]}.`, { id: 'step' })
 }
 
+/**
+ * Says what was just done, with a way to take that very change back. The message is gone as soon
+ * as something else would be taken back: it never undoes what it does not speak of.
+ */
+export function tellUndoable(editor: Editor, words: string, id?: string): void {
+  const nextStep = () => editor.store.getState().undo?.id
+  const own = nextStep()
+  if (!own) return void toast(words, { id })
+  const shown = toast(words, {
+    id,
+    action: {
+      label: 'Undo',
+      onClick: () => {
+        if (nextStep() === own) void stepAndTell(editor, 'undo')
+      },
+    },
+    onDismiss: () => stop(),
+    onAutoClose: () => stop(),
+  })
+  const stop = editor.store.subscribe(() => {
+    if (nextStep() === own) return
+    stop()
+    toast.dismiss(shown)
+  })
+}
+
 export async function openAndTell(editor: Editor, page: PageId): Promise<void> {
   const problem = await editor.openPage(page)
   if (problem) toast.error(`The page could not be opened. ${problemWords(problem)}`)

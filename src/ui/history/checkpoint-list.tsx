@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
 import type { CheckpointEntry } from '@/core/payloads'
-import { useEditor, useEditorState } from '../editor'
+import { useEditor, useEditorState, tellUndoable } from '../editor'
 import { Button, TextField, Notice } from '../kit'
 import { readName } from '../names'
 import { problemWords, when } from '../words'
@@ -45,7 +45,7 @@ export function CheckpointList() {
     setGoing(id)
     const result = await editor.wide({ type: 'restore', checkpoint: id })
     setGoing(undefined)
-    if (result.ok) toast(`Back at “${name}”. Undo brings the present again.`)
+    if (result.ok) tellUndoable(editor, `Back at “${name}”.`)
     else if (result.problem.code === 'nothing-to-sweep') toast(`The site is just as in “${name}”.`)
     else toast.error(problemWords(result.problem))
   }

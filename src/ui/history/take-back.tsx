@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
 import type { HistoryEntry, Problem } from '@/core/payloads'
-import { stepAndTell, useEditor } from '../editor'
+import { useEditor, tellUndoable } from '../editor'
 import { Button, Dialog } from '../kit'
 import { counted, problemWords } from '../words'
 
@@ -20,9 +20,7 @@ export function TakeBack({ entry }: { readonly entry: HistoryEntry }) {
     setBusy(false)
     if (result.ok) {
       setTouched(undefined)
-      toast(`Taken back: ${entry.told}.`, {
-        action: { label: 'Undo', onClick: () => void stepAndTell(editor, 'undo') },
-      })
+      tellUndoable(editor, `Taken back: ${entry.told}.`)
     } else if (result.problem.code === 'touched') setTouched(result.problem)
     else toast.error(problemWords(result.problem))
   }

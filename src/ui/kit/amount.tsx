@@ -91,6 +91,8 @@ export function Amount(props: AmountProps) {
             value={typed ?? String(Math.round(now * 1000) / 1000)}
             inputMode="decimal"
             autoComplete="off"
+            // Undo is the browser's while a number is typed that is not taken yet, else the site's.
+            data-changed={typed !== undefined && readNumber(typed) !== value}
             aria-invalid={wrong !== undefined}
             aria-describedby={wrong ? `${id}-wrong` : undefined}
             onChange={(event) => {

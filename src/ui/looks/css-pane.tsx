@@ -5,7 +5,7 @@ import { toast } from 'sonner'
 import { mostCustomCss } from '@/core/site'
 import { readCssColors } from '@/core/uses'
 import { CodeWithColors } from '../code'
-import { useEditor, useEditorState } from '../editor'
+import { useEditor, useEditorState, tellUndoable } from '../editor'
 import { Button, Notice } from '../kit'
 import { editProblemWords } from '../words'
 import { faultsIn, type CssFaultInText } from './css-text'
@@ -40,7 +40,7 @@ export function CssPane({ onTry }: CssPaneProps) {
     const problem = editor.dispatch({ type: 'setCustomCss', css: text })
     if (problem) return void toast.error(`Not kept: ${editProblemWords[problem]}.`)
     editor.show({ cssDraft: undefined })
-    toast('Custom CSS kept. Undo brings the one before back.')
+    tellUndoable(editor, 'Custom CSS saved.')
   }
   const onKeyDown = (event: KeyboardEvent) => {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 's') {

@@ -2,7 +2,7 @@
 
 import { toast } from 'sonner'
 import { liveryParts, partLabels, type Lack } from '@/core/livery'
-import { useEditor, useEditorState } from '../editor'
+import { useEditor, useEditorState, tellUndoable } from '../editor'
 import { Button, Notice, Tick } from '../kit'
 import { askSurvey } from '../survey'
 import { counted, editProblemWords, listed } from '../words'
@@ -51,7 +51,7 @@ export function LiveryTrial({
     const problem = editor.dispatch(trial.edit)
     if (problem) return void toast.error(`Not taken: ${editProblemWords[problem]}.`)
     askSurvey(siteId, docs.frame)
-    toast(`${trial.entry.name} taken. Undo brings back how the site looked before.`)
+    tellUndoable(editor, `${trial.entry.name} applied to the site.`)
     onDone()
   }
   return (

@@ -10,7 +10,12 @@ import { BandButton } from './band-button'
 import { outlineOf, rowKey, seenRows, type OutlineRow } from './outline-rows'
 
 /** The page from top to bottom: its sections in their own colours, and what stands in those that are opened. */
-export function Outline() {
+interface OutlineProps {
+  /** Carries out what a key asks for with what is chosen; false where it asks for nothing. */
+  readonly onDeed: (event: KeyboardEvent) => boolean
+}
+
+export function Outline({ onDeed }: OutlineProps) {
   const editor = useEditor()
   const { frame } = useShownDocsBehind()
   const page = usePage()
@@ -42,12 +47,17 @@ export function Outline() {
     const onKey = (event: KeyboardEvent, row: OutlineRow, isOpen: boolean) => {
       if (event.key === 'ArrowRight' && row.holds && !isOpen) onOpen(row, true)
       else if (event.key === 'ArrowLeft' && isOpen) onOpen(row, false)
-      else return
+      else if (event.key === 'Delete' || event.ctrlKey || event.metaKey || event.altKey) {
+        // What is done by keys is done to the row that has the focus.
+        const { selection: before } = editor.store.getState()
+        onChoose(row)
+        if (!onDeed(event)) return editor.show({ selection: before })
+      } else return
       event.preventDefault()
       event.stopPropagation()
     }
     return { onOpen, onChoose, onKey }
-  }, [editor])
+  }, [editor, onDeed])
   if (!page) return null
 
   const isChosen = (row: OutlineRow) =>

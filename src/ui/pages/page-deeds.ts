@@ -1,4 +1,4 @@
-import { toast } from 'sonner'
+import type { Edit } from '@/core/edit'
 import { emptyPage, orderAfter, pageLike, type PageSeat } from '@/core/designs/new-page'
 import type { ContentOf } from '@/core/elements'
 import {
@@ -10,7 +10,7 @@ import {
   type Page,
   type SiteElement,
 } from '@/core/site'
-import { openAndTell, type Editor } from '../editor'
+import { openAndTell, type Editor, tellUndoable } from '../editor'
 import { newId } from '../new-id'
 import { editProblemWords, problemWords } from '../words'
 import { beside } from './move-page'
@@ -43,21 +43,16 @@ export function headerNavigation({ body }: Pick<Frame, 'body'>): SiteElement | u
   return found
 }
 
-/** Puts a link to a page behind those of the header's navigation; says why it could not. */
-function linkFromHeader(editor: Editor, page: Pick<Page, 'id' | 'title'>): void {
-  const navigation = headerNavigation(editor.store.getState().docs.frame)
-  if (!navigation) return
-  const items = linksOf(navigation)
-  const problem = editor.dispatch({
-    type: 'setContent',
-    doc: 'frame',
-    element: navigation.id,
-    at: ['items'],
-    was: items,
-    to: [...items, { label: page.title, href: `page:${page.id}` }],
-  })
-  if (problem) toast.error(`Not put into the navigation: ${editProblemWords[problem]}.`)
+/** The edit that puts a link to a page behind those of the header's navigation; none where there is no room. */
+function linkFromHeader(frame: Frame, page: Pick<Page, 'id' | 'title'>): ContentEdit[] {
+  const navigation = headerNavigation(frame)
+  if (!navigation) return []
+  const was = linksOf(navigation)
+  const to = [...was, { label: page.title, href: `page:${page.id}` }]
+  return [{ type: 'setContent', doc: 'frame', element: navigation.id, at: ['items'], was, to }]
 }
+
+type ContentEdit = Extract<Edit, { type: 'setContent' }>
 
 type Links = ContentOf<'navigation'>['items']
 
@@ -68,18 +63,24 @@ export const navigationsTo = ({ body }: Pick<Frame, 'body'>, page: Page['id']): 
       element.kind === 'navigation' && linksOf(element).some(({ href }) => href === `page:${page}`),
   )
 
-/** Changes the links to a page in header and footer; says where it could not. */
-function changeLinks(editor: Editor, page: Page['id'], change: (links: Links) => Links): void {
-  for (const element of navigationsTo(editor.store.getState().docs.frame, page)) {
-    const { id } = element
+/** The edits that change the links to a page in header and footer. */
+const linkEdits = (
+  frame: Frame,
+  page: Page['id'],
+  change: (links: Links) => Links,
+): ContentEdit[] =>
+  navigationsTo(frame, page).flatMap((element) => {
     const was = linksOf(element)
     const to = change(was)
-    if (JSON.stringify(to) === JSON.stringify(was)) continue
-    const at = { element: id, at: ['items'], was, to }
-    const problem = editor.dispatch({ type: 'setContent', doc: 'frame', ...at })
-    if (problem) toast.error(`The navigation stays as it is: ${editProblemWords[problem]}.`)
-  }
-}
+    if (JSON.stringify(to) === JSON.stringify(was)) return []
+    return [{ type: 'setContent', doc: 'frame', element: element.id, at: ['items'], was, to }]
+  })
+
+/** What is done to a page and the navigation together, as one step that Undo takes back. */
+const asOne = (told: string, first: SinglePageEdit, more: readonly ContentEdit[]): Edit =>
+  more.length ? { type: 'together', told, edits: [first, ...more] } : first
+
+type SinglePageEdit = Extract<Edit, { type: 'addPage' | 'setPage' | 'removePage' }>
 
 /** What a page begins with: nothing but its title, all that another one holds, or a page of a design. */
 export type BeginsWith = 'nothing' | 'this' | { readonly design: Page }
@@ -125,9 +126,10 @@ export async function addPage(
   const seat = { id, title, path, order: orderAfter(behind, next.value) }
   const page = await pageFrom(editor, behind, wanted.begins, seat)
   if (typeof page === 'string') return all(page)
-  const problem = editor.dispatch({ type: 'addPage', page })
+  const links = wanted.linked ? linkFromHeader(editor.store.getState().docs.frame, page) : []
+  const told = `Page ${title} added, with a link in the navigation`
+  const problem = editor.dispatch(asOne(told, { type: 'addPage', page }, links))
   if (problem) return all(`Not added: ${editProblemWords[problem]}.`)
-  if (wanted.linked) linkFromHeader(editor, page)
   await openAndTell(editor, id)
   return undefined
 }
@@ -148,17 +150,17 @@ export async function keepPage(
   const taken = keys.includes('path') ? await takenBy(editor, wanted.path, page.id) : undefined
   if (taken) return taken
   const changed = Object.fromEntries(keys.map((key) => [key, wanted[key]]))
-  const problem = editor.dispatch({ type: 'setPage', page: page.id, ...changed })
-  if (problem) return all(`Not kept: ${editProblemWords[problem]}.`)
-  if (wanted.renamed && keys.includes('title')) {
-    changeLinks(editor, page.id, (links) =>
-      links.map((link) => {
-        const isIt = link.href === `page:${page.id}` && link.label === page.title
-        return isIt ? { ...link, label: wanted.title } : link
-      }),
-    )
-  }
-  return undefined
+  const isRenamed = wanted.renamed && keys.includes('title')
+  const rename = (links: Links) =>
+    links.map((link) => {
+      const isIt = link.href === `page:${page.id}` && link.label === page.title
+      return isIt ? { ...link, label: wanted.title } : link
+    })
+  const links = isRenamed ? linkEdits(editor.store.getState().docs.frame, page.id, rename) : []
+  const told = `Page ${page.title} renamed ${wanted.title}, in the navigation too`
+  const edit = { type: 'setPage' as const, page: page.id, ...changed }
+  const problem = editor.dispatch(asOne(told, edit, links))
+  return problem ? all(`Not saved: ${editProblemWords[problem]}.`) : undefined
 }
 
 /** Takes a page away and shows the one beside it; out of the navigations too, where that is wanted. */
@@ -167,12 +169,12 @@ export async function removePage(editor: Editor, page: Page, unlinked = false): 
   if (!before.ok) return all(problemWords(before.problem))
   const other = before.value ? before : await beside(editor, page.id, 1)
   if (!other.ok) return all(problemWords(other.problem))
-  if (other.value) await openAndTell(editor, other.value.id)
-  if (unlinked) {
-    changeLinks(editor, page.id, (links) => links.filter(({ href }) => href !== `page:${page.id}`))
-  }
-  const problem = editor.dispatch({ type: 'removePage', page: page.id })
+  const withoutIt = (links: Links) => links.filter(({ href }) => href !== `page:${page.id}`)
+  const links = unlinked ? linkEdits(editor.store.getState().docs.frame, page.id, withoutIt) : []
+  const told = `Page ${page.title} removed, with its links in the navigation`
+  const problem = editor.dispatch(asOne(told, { type: 'removePage', page: page.id }, links))
   if (problem) return all(`Not removed: ${editProblemWords[problem]}.`)
-  toast(`${page.title} is removed. Undo brings it back as it was.`)
+  if (other.value) await openAndTell(editor, other.value.id)
+  tellUndoable(editor, `${page.title} removed.`)
   return undefined
 }

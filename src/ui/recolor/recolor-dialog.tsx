@@ -1,7 +1,6 @@
 'use client'
 
 import { useEffect, useRef, useState } from 'react'
-import { toast } from 'sonner'
 import { writeHex } from '@/core/color'
 import type { HoldingPicture } from '@/core/payloads'
 import { pictureAddress } from '@/core/render'
@@ -10,7 +9,7 @@ import type { ColorDecision } from '@/core/site'
 import type { RecolorWish } from '@/workers/recolor.worker'
 import { ColorField } from '../color'
 import { exchangeFile, pictureTypes } from '../content'
-import { stepAndTell, useEditor, useEditorState } from '../editor'
+import { useEditor, useEditorState, tellUndoable } from '../editor'
 import { Button, Dialog, FileButton, Notice, Slider, Swatch, Tick } from '../kit'
 import { Divider } from '../stage'
 import { heldPicture, keepBeside, putInPlace } from './put-in-place'
@@ -117,10 +116,7 @@ function CopyDeeds({ picture, wish, isIdle, onWrong, onLeave }: CopyDeedsProps) 
     const result = await work()
     setBusy(false)
     if (!result.ok) return onWrong(result.words)
-    toast(told(result.value), {
-      action: { label: 'Undo', onClick: () => void stepAndTell(editor, 'undo') },
-      duration: 12_000,
-    })
+    tellUndoable(editor, told(result.value))
     onLeave()
   }
   const exchange = (file: File) =>

@@ -15,7 +15,7 @@ export const shortcuts: ReadonlyArray<readonly [keys: string, does: string]> = [
   ['Enter, double click', 'on the page: write the words where they stand'],
   ['N', 'on the page: add a section behind the chosen one'],
   ['Alt ↑ and ↓', 'move the chosen section or element among those beside it'],
-  ['Ctrl D; Delete; H', 'put it once more; take it away; hide or show its section'],
+  ['Ctrl D; Delete; Alt H', 'duplicate; remove; hide or show its section'],
   ['Ctrl B, I, K; F6', 'while writing: strong, emphasis, link; to the bar of the words'],
   ['Tab', 'while writing: to the words beside these'],
   ['W', 'next width: desktop, tablet, phone'],

@@ -8,7 +8,7 @@ import {
   useSensors,
   type DndContextProps,
 } from '@dnd-kit/core'
-import { useEffect, useMemo, useRef } from 'react'
+import { useCallback, type KeyboardEvent, useEffect, useMemo, useRef } from 'react'
 import { reachOf } from '@/core/uses'
 import { looksOfSite, useEditor, useEditorState, type Editor, type Trial } from '../editor'
 import { SectionLibrary } from '../library'
@@ -111,6 +111,7 @@ const overPage = (scale: number) => (
 /** Map, stage, trace and tray: where one colours. */
 export function PaintView() {
   const editor = useEditor()
+  const onDeed = useCallback((event: KeyboardEvent) => deedOfKey(editor, event), [editor])
   const trial = useEditorState((state) => state.trial)
   const middle = useEditorState((state) => state.middle)
   useEffect(() => openStudyOfAddress(editor), [editor])
@@ -126,14 +127,12 @@ export function PaintView() {
     >
       <div className="grid h-full grid-cols-[196px_minmax(0,1fr)_300px] grid-rows-[minmax(0,1fr)_124px]">
         <aside className="min-h-0 border-r border-edge bg-panel">
-          <SiteMap />
+          <SiteMap onDeed={onDeed} />
         </aside>
         <div className="flex min-h-0 flex-col">
           {(trial || middle !== 'page') && <MiddleBar />}
           <div className="min-h-0 flex-1">
-            {middle === 'page' && (
-              <Stage onKey={(event) => deedOfKey(editor, event)}>{overPage}</Stage>
-            )}
+            {middle === 'page' && <Stage onKey={onDeed}>{overPage}</Stage>}
             {middle === 'things' && <ThingsView />}
             {middle === 'side' && <SideView />}
           </div>

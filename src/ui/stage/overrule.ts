@@ -31,6 +31,15 @@ const styleRules = (rules: CSSRuleList): CSSStyleRule[] =>
     return 'cssRules' in rule ? styleRules((rule as CSSGroupingRule).cssRules) : []
   })
 
+/** What is left of a selector without its pseudo-elements may be none. */
+function isMatched(node: HTMLElement, selector: string): boolean {
+  try {
+    return node.matches(selector)
+  } catch {
+    return false
+  }
+}
+
 /** The last rule of the custom CSS that is about the element and sets the property. */
 function ruleFor(
   stage: StageAccess,
@@ -42,8 +51,7 @@ function ruleFor(
     .filter(({ selectorText, style }) => {
       // A pseudo-element stands for a part that `matches` does not know.
       const plain = selectorText.replaceAll(/::[\w-]+/g, '') || '*'
-      const isKnown = CSS.supports(`selector(${plain})`)
-      return isKnown && [...style].includes(property) && node.matches(plain)
+      return [...style].includes(property) && isMatched(node, plain)
     })
     .at(-1)
 }

@@ -3,7 +3,7 @@ import { toast } from 'sonner'
 import type { DryRun } from '@/core/payloads'
 import { totalOf, type Cell } from '@/core/sweep'
 import type { Expected, WideIntent } from '@/core/wide'
-import { stepAndTell, useEditor, useEditorState } from '../editor'
+import { useEditor, useEditorState, tellUndoable } from '../editor'
 import { counted, problemWords } from '../words'
 
 /** A sweep that was not carried out, for the site had gone on: what its dry run had come to. */
@@ -54,10 +54,10 @@ export function useApply(onDone: () => void) {
       else toast.error(words)
       return false
     }
-    toast(`${counted(result.value.changed ?? 0, thing)} replaced. A checkpoint was kept first.`, {
-      action: { label: 'Undo', onClick: () => void stepAndTell(editor, 'undo') },
-      duration: 12_000,
-    })
+    tellUndoable(
+      editor,
+      `${counted(result.value.changed ?? 0, thing)} replaced. A checkpoint was kept first.`,
+    )
     onDone()
     return true
   }

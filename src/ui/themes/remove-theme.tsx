@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
 import type { ThemeUses } from '@/core/payloads'
 import type { Theme, ThemeId } from '@/core/site'
-import { useEditor, useEditorState } from '../editor'
+import { useEditor, useEditorState, tellUndoable } from '../editor'
 import { Button, Dialog } from '../kit'
 import { counted, problemWords } from '../words'
 
@@ -50,7 +50,7 @@ export function RemoveTheme({ theme, columns, open, onOpenChange }: RemoveThemeP
     if (!result.ok) return void toast.error(problemWords(result.problem))
     editor.show({ sheetCells: undefined })
     onOpenChange(false)
-    toast(`${theme.name} removed. Undo brings it back with all its sections.`)
+    tellUndoable(editor, `${theme.name} removed.`)
   }
   return (
     <Dialog open={open} onOpenChange={onOpenChange} title={`Remove ${theme.name}`}>

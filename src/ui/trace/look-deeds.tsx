@@ -4,7 +4,7 @@ import { toast } from 'sonner'
 import { valueWords, type Edit, type LookSetting } from '@/core/edit'
 import type { SiteElement } from '@/core/site'
 import type { WideIntent } from '@/core/wide'
-import { useEditor, useEditorState } from '../editor'
+import { useEditor, useEditorState, tellUndoable } from '../editor'
 import { Button } from '../kit'
 import { counted, problemWords } from '../words'
 import { roleOf, type ReachOption } from './reaches'
@@ -71,7 +71,7 @@ export function LookDeeds({ option, options, trace, element, onRun }: LookDeedsP
     } as const
     const result = await editor.wide(intent)
     if (!result.ok) return void toast.error(problemWords(result.problem))
-    toast(`Decided for ${option.label}. Ctrl Z takes it back.`)
+    tellUndoable(editor, `Set for ${option.label}.`)
   }
   if (!option.reset && !to) return null
   return (

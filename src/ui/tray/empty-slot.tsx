@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
 import type { Slot } from '@/core/site'
-import { useEditor, useReach } from '../editor'
+import { useEditor, useReach, tellUndoable } from '../editor'
 import { Button, Dialog } from '../kit'
 import { counted, problemWords } from '../words'
 import { usesTold, useSlotUses } from './slot-uses'
@@ -54,7 +54,7 @@ export function EmptySlot({ slot, open, onOpenChange, onRemove }: EmptySlotProps
 
 function emptySlot(editor: ReturnType<typeof useEditor>, slot: Slot): void {
   if (!editor.carryOut({ type: 'setSlot', slot: slot.id, value: null })) return
-  toast(`${slot.name} is empty. Undo brings ${slot.value ?? 'its colour'} back.`)
+  tellUndoable(editor, `${slot.name} is empty; it was ${slot.value ?? 'without a colour'}.`)
 }
 
 /** Empties a slot at once where nothing is bound to it on the whole site; else it is asked. */

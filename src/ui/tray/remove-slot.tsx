@@ -5,7 +5,7 @@ import { toast } from 'sonner'
 import type { SlotUses } from '@/core/payloads'
 import type { ColorDecision, Slot } from '@/core/site'
 import { ColorChooser } from '../color'
-import { useEditor, useEditorState, useReach } from '../editor'
+import { useEditor, useEditorState, useReach, tellUndoable } from '../editor'
 import { Button, Dialog, Swatch } from '../kit'
 import { decisionHex } from '../look'
 import { counted, problemWords } from '../words'
@@ -40,7 +40,7 @@ export function RemoveSlot({ slot, open, onOpenChange }: RemoveSlotProps) {
     if (!result.ok) return void toast.error(problemWords(result.problem))
     editor.show({ openSlot: undefined, shownSlot: undefined })
     onOpenChange(false)
-    toast(`${slot.name} removed. Undo brings it back with all its uses.`)
+    tellUndoable(editor, `${slot.name} removed.`)
   }
   return (
     <Dialog open={open} onOpenChange={onOpenChange} title={`Remove ${slot.name}`}>

@@ -39,6 +39,7 @@ function start() {
     show: (view: unknown) => window.shown.push(view),
   } as unknown as Editor
   const keeping = createKeeping({
+    leavesEmpty: false,
     editor,
     place,
     first,

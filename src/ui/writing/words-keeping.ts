@@ -29,11 +29,13 @@ interface KeepingOptions {
   /** Puts other words into the field. */
   readonly put: (runs: Runs) => void
   readonly onConflict: (conflict: Conflict | undefined) => void
+  /** Whether the element goes once it is left without a word: until then its last words stay stored, for Undo to bring back. */
+  readonly leavesEmpty: boolean
 }
 
 /** Keeps what is written as it rests, and tells it apart from what others write in the same place. */
 export function createKeeping(options: KeepingOptions) {
-  const { editor, place, first, put, onConflict } = options
+  const { editor, place, first, put, onConflict, leavesEmpty } = options
   const { doc, element, at } = place
   let last = first
   /** What is stored of these words, as far as this window knows. */
@@ -43,6 +45,7 @@ export function createKeeping(options: KeepingOptions) {
 
   const written = () => (rich ? options.written() : plainText(options.written()))
   const isKept = () => isSame(written() as Json, base as Json)
+  const isEmpty = () => !plainText(options.written()).trim()
   const theirsNow = () =>
     contentAt(elementAt(editor.store.getState().docs, place)?.content, at) as Runs | string
 
@@ -52,7 +55,7 @@ export function createKeeping(options: KeepingOptions) {
 
   function save(): boolean {
     clearTimeout(timer)
-    if (isKept()) return true
+    if (isKept() || (leavesEmpty && rich && isEmpty())) return true
     const [was, to] = [base, written()]
     base = to
     const problem = send(was, to)
@@ -133,6 +136,7 @@ export function createKeeping(options: KeepingOptions) {
 
   return {
     rich,
+    isEmpty,
     save,
     saveAtLast,
     follow,

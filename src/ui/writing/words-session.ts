@@ -3,7 +3,7 @@ import { toast } from 'sonner'
 import { contentAt } from '@/core/edit'
 import { kindOf, mostWords, plainText, type Runs } from '@/core/elements'
 import { bodyOf, seatOf, type SiteElement } from '@/core/site'
-import { stepAndTell, type Editor, type WordsPlace } from '../editor'
+import { stepAndTell, tellUndoable, type Editor, type WordsPlace } from '../editor'
 import { placeOfWords, selectedNode, type StageAccess } from '../stage'
 import { editProblemWords } from '../words'
 import { textAfter } from './new-element'
@@ -61,6 +61,7 @@ export function openWords(options: SessionOptions) {
   const section = node?.closest('[data-section]')
   if (!node || !first || !section) return undefined
   const goesOn = goesOnAs[first.kind]
+  const { label } = kindOf(first.kind)
   let hasGoneOn = false
   let isJoining = false
   const keeping = createKeeping({
@@ -70,6 +71,7 @@ export function openWords(options: SessionOptions) {
     written: () => view.runs(),
     put: (runs) => view.setRuns(runs),
     onConflict,
+    leavesEmpty: goesOn !== undefined,
   })
   const { rich } = keeping
 
@@ -136,7 +138,9 @@ export function openWords(options: SessionOptions) {
     const isMod = event.ctrlKey || event.metaKey
     const key = event.key.toLowerCase()
     if (isMod && key === 'z') {
-      if (keeping.save()) void stepAndTell(editor, event.shiftKey ? 'redo' : 'undo')
+      // Words that were only just deleted are stored still: they come back first.
+      if (isLeftEmpty() && !event.shiftKey) view.setRuns(runsOf(keeping.stored()))
+      else if (keeping.save()) void stepAndTell(editor, event.shiftKey ? 'redo' : 'undo')
     } else if (key === 'escape') editor.show({ words: undefined })
     else if (key === 'enter' && !event.shiftKey && !rich) editor.show({ words: undefined })
     else if (key === 'tab') goBeside(editor, stage, node!, event.shiftKey ? -1 : 1)
@@ -162,6 +166,20 @@ export function openWords(options: SessionOptions) {
     if (docs !== before.docs && !isJoining) keeping.follow(docs)
   })
 
+  /** Takes an element away that was left without a word; one step, from its words to nothing. */
+  function removeEmpty(): void {
+    const { doc, element } = place
+    const problem = editor.dispatch({ type: 'removeElement', doc, element })
+    if (!problem) tellUndoable(editor, `${label} removed: it had no text left.`)
+  }
+
+  // A window that is left at once takes nothing with it that was just typed.
+  const isLeftEmpty = () => rich && goesOn !== undefined && keeping.isEmpty()
+  const keepNow = () => void keeping.save()
+  const keepAtLast = () => (isLeftEmpty() ? removeEmpty() : keepNow())
+  window.addEventListener('beforeunload', keepNow, { capture: true })
+  window.addEventListener('pagehide', keepAtLast)
+
   return {
     node,
     rich,
@@ -170,17 +188,14 @@ export function openWords(options: SessionOptions) {
     /** Keeps what is written and gives the place back to the page. An element without a word left goes. */
     end() {
       unsubscribe()
+      window.removeEventListener('beforeunload', keepNow, { capture: true })
+      window.removeEventListener('pagehide', keepAtLast)
       keeping.stop()
       const isThere = elementAt(editor.store.getState().docs, place) !== undefined
       if (!hasGoneOn && isThere) keeping.saveAtLast()
-      const isEmpty = rich && goesOn && !plainText(view.runs()).trim()
+      const isEmpty = isLeftEmpty()
       view.destroy()
-      if (isEmpty && isThere) {
-        const { doc, element } = place
-        const problem = editor.dispatch({ type: 'removeElement', doc, element })
-        const { label } = kindOf(first.kind)
-        if (!problem) toast(`${label} without a word taken away. Undo brings it back.`)
-      }
+      if (isEmpty && isThere) removeEmpty()
       stage.writer.letGo()
     },
   }
