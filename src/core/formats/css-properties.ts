@@ -1,7 +1,14 @@
 import { colorOf, writeHex } from '../color'
 import { fanOf } from '../palette'
 import { slotProperties } from '../render'
-import { mostCandidates, typedName, slotsInOrder, type Candidate, type Palette } from '../site'
+import {
+  idFromName,
+  mostCandidates,
+  slotsInOrder,
+  typedName,
+  type Candidate,
+  type Palette,
+} from '../site'
 import { aliasFollower } from './aliases'
 import type { ReadPalette, ReadProblem } from './read-result'
 
@@ -31,6 +38,17 @@ function nameOf(property: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
+/** `--slot-brand--darker-8`: a shade of a slot that is declared as well, and follows it. */
+const SHADE = /^(slot-[a-z0-9-]*?)--[a-z0-9-]+$/
+/** `--slot-spark: var(--slot-coral)`: a former name of a slot. */
+const FORMER = /^var\(\s*--slot-[\w-]+\s*\)$/
+
+const isDerived = (property: string, declared: ReadonlyMap<string, string>): boolean => {
+  const base = SHADE.exec(property)?.[1]
+  if (base !== undefined && declared.has(base)) return true
+  return property.startsWith('slot-') && FORMER.test(declared.get(property)!)
+}
+
 /**
  * Reads the custom properties of a stylesheet that hold colours; one that names
  * another by `var()` takes its colour. Properties that hold something else are
@@ -49,6 +67,7 @@ export function readCssProperties(text: string): ReadPalette {
   const colors: Candidate[] = []
   let total = 0
   for (const property of declared.keys()) {
+    if (isDerived(property, declared)) continue
     const end = follow(property)
     if (typeof end === 'string') {
       problems.push({ code: end, where: `--${property}` })
@@ -66,12 +85,24 @@ export function readCssProperties(text: string): ReadPalette {
   return { format: 'css', colors, problems, total }
 }
 
-/** The slots and their shades as custom properties, named as a site's stylesheet names them. */
+/**
+ * The slots and their shades as custom properties, called by the names that the slots have. One
+ * that was renamed is there under its former name as well, as sites are published with it.
+ */
 export function writeCssProperties(palette: Palette): string {
+  const taken = slotsInOrder(palette).map(({ id }) => id as string)
   const declarations = slotsInOrder(palette).flatMap(({ id, name, value }) => {
     if (value === null) return []
+    const others = taken.filter((each) => each !== id)
+    const named = idFromName(name, others, id)
+    taken.push(named)
     const shades = fanOf(palette, id).flatMap((each) => ('shade' in each && each.shade) || [])
-    const lines = slotProperties(palette, id, shades).map(([key, css]) => `  ${key}: ${css};`)
+    const lines = slotProperties(palette, id, shades).flatMap(([key, css]) => {
+      if (named === id) return [`  ${key}: ${css};`]
+      const own = key.replace(`--slot-${id}`, `--slot-${named}`)
+      const value = css.replaceAll(`--slot-${id}`, `--slot-${named}`)
+      return [`  ${own}: ${value};`, `  ${key}: var(${own});`]
+    })
     return [`  /* ${name.replaceAll('*/', '* /')} */`, ...lines]
   })
   return `:root {\n${declarations.join('\n')}\n}\n`

@@ -1,4 +1,12 @@
-import { colorOf, shadeToken, toBytes, writeHex, type Color, type Shade } from '../color'
+import {
+  colorOf,
+  mapToGamut,
+  shadeToken,
+  toBytes,
+  writeHex,
+  type Color,
+  type Shade,
+} from '../color'
 import { decisionColor } from '../resolve'
 import { roleIds, roleToken } from '../roles'
 import {
@@ -50,15 +58,21 @@ export function tokenColor(value: TokenValue): Color | undefined {
   if (value.form === 'string') return colorOf(value.text)
   if (value.form === 'other') return colorOfParts(value.json)
   if (value.form !== 'object') return undefined
-  const { colorSpace, components, alpha } = value
+  const { colorSpace, components, alpha, hex } = value
   if (components.length !== 3) return undefined
   if (alpha !== undefined && (alpha < 0 || alpha > 1)) return undefined
   const parts = components.map(String)
   const over = alpha === undefined ? '' : ` / ${alpha}`
   const write = own(SPACES, colorSpace)
   if (write) return colorOf(write(parts, over))
-  if (!FUNCTION_SPACES.includes(colorSpace)) return undefined
+  // A space that is not known here has its fallback (Color Module 2025.10, §4.1: `hex`).
+  if (!FUNCTION_SPACES.includes(colorSpace)) return hexWithAlpha(hex, alpha)
   return colorOf(`color(${colorSpace} ${parts.join(' ')}${over})`)
+}
+
+function hexWithAlpha(hex: string | undefined, alpha = 1): Color | undefined {
+  const color = hex === undefined ? undefined : colorOf(hex)
+  return color && { ...color, alpha: color.alpha * alpha }
 }
 
 export interface Found {
@@ -94,14 +108,31 @@ const PALETTE = 'palette'
 /** Marks what is no slot: a shade, with its offsets, or a loose colour of a theme. It is written for other tools and not read back. */
 export const NO_SLOT = 'ample-easel.no-slot'
 
+/** Says where a slot stands, where names would change that: JSON objects put whole numbers first. */
+const ORDER = 'ample-easel.order'
+
+/** What a file says of a token for other tools, without what is only about the file itself. */
+function ownExtensions({ extensions }: Token): JsonObject | undefined {
+  const { [ORDER]: _order, ...own } = extensions ?? {}
+  return Object.keys(own).length ? own : undefined
+}
+
+const orderOf = ({ extensions }: Token): number => {
+  const order = extensions?.[ORDER]
+  return typeof order === 'number' ? order : Infinity
+}
+
 /** The human name of a token: the last part of its path that says something. */
 function nameOf(path: readonly string[]): string {
   const last = path.at(-1) === '$root' ? (path.at(-2) ?? '') : (path.at(-1) ?? '')
-  // `blue.500` is no name without its group.
-  return /^\d+$/.test(last) && path.length > 1 ? `${path.at(-2)} ${last}` : last
+  // `blue.500` is no name without its group; a slot of ours may be called “100”.
+  const isOwn = path.length === 2 && path[0] === PALETTE
+  return /^\d+$/.test(last) && path.length > 1 && !isOwn ? `${path.at(-2)} ${last}` : last
 }
 
-function detailsOf({ path, description, extensions }: Token): Partial<Candidate> {
+function detailsOf(token: Token): Partial<Candidate> {
+  const { path, description } = token
+  const extensions = ownExtensions(token)
   const name = typedName.safeParse(nameOf(path).slice(0, 60))
   const around = path.slice(path[0] === PALETTE ? 1 : 0, -1)
   const group = typedName.safeParse(around.join(' / ').slice(0, 60))
@@ -152,7 +183,11 @@ export function readTokens(text: string): ReadPalette {
   const colors: Candidate[] = []
   const problems: ReadProblem[] = []
   let total = 0
-  for (const found of all) {
+  const isOrdered = all.some(({ token }) => orderOf(token) !== Infinity)
+  const inOrder = isOrdered
+    ? [...all].sort((a, b) => Math.sign(orderOf(a.token) - orderOf(b.token)) || 0)
+    : all
+  for (const found of inOrder) {
     if (found.token.extensions && NO_SLOT in found.token.extensions) continue
     const followed = follow(found)
     const where = keyOf(found.token.path)
@@ -188,8 +223,10 @@ const round = (value: number) => Number(value.toFixed(5))
 
 function writeTokenColor(color: Color, form: TokenForm): Json {
   if (form === 'string') return writeHex(color)
-  const components = toBytes(color).map((byte) => round(byte / 255))
-  const hex = writeHex({ ...color, alpha: 1 })
+  // Both members say the same colour: the one that is shown, mapped into sRGB.
+  const shown = mapToGamut(color)
+  const components = toBytes(shown).map((byte) => round(byte / 255))
+  const hex = writeHex({ ...shown, alpha: 1 })
   return {
     colorSpace: 'srgb',
     components,
@@ -208,6 +245,12 @@ function tokenName(name: string, taken: Set<string>): string {
   return own
 }
 
+/** What a slot keeps for other tools, and where it stands, where that has to be said. */
+function extensionsOf({ extensions }: Slot, at: number | undefined): JsonObject {
+  const all = { ...(extensions as JsonObject), ...(at === undefined ? {} : { [ORDER]: at }) }
+  return Object.keys(all).length ? { $extensions: all } : {}
+}
+
 /**
  * The palette as design tokens: every filled slot a colour token in its group,
  * with its note and `$extensions`; the shades that themes take; the themes as
@@ -219,7 +262,8 @@ export function writeTokens(palette: Palette, themes: Themes, form: TokenForm): 
   const groupOf = ({ group }: Slot) => (group ? tokenName(group, new Set()) : '')
   const slots = slotsInOrder(palette)
   const takenIn = new Map<string, Set<string>>([['', new Set(slots.map(groupOf))]])
-  for (const slot of slots) {
+  const isNumbered = slots.some(({ name }) => /^\d+$/.test(name.trim()))
+  for (const [at, slot] of slots.entries()) {
     const color = slot.value === null ? undefined : colorOf(slot.value)
     if (!color) continue
     const group = groupOf(slot)
@@ -231,7 +275,7 @@ export function writeTokens(palette: Palette, themes: Themes, form: TokenForm): 
     members[name] = {
       $value: writeTokenColor(color, form),
       ...(slot.note ? { $description: slot.note } : {}),
-      ...(slot.extensions ? { $extensions: slot.extensions as JsonObject } : {}),
+      ...extensionsOf(slot, isNumbered ? at : undefined),
     }
     paths.set(slot.id, [PALETTE, group, name].filter(Boolean).join('.'))
   }

@@ -1,4 +1,5 @@
 export { assignColors, type AssignedSlot } from './assign'
+export { assignNamed, type NamedSlot } from './assign-named'
 export { castColors, type Cast } from './cast'
 export { extractColors, type Extracted, type Pixels } from './extract'
 export { paletteFaults, type PaletteFault } from './faults'

@@ -5,6 +5,9 @@ const FUNCTION = /\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]{3,80}\)
 const HEX = /#[\da-fA-F]{3,8}(?![\da-zA-Z_-])/.source
 /** Six or eight digits without `#`, at least one of them a digit, so that words are not taken. */
 const BARE = /(?<![\w#-])(?=[a-fA-F]*\d)(?:[\da-fA-F]{8}|[\da-fA-F]{6})(?![\w-])/.source
+/** The same with a letter in it: no number. */
+const LETTERED = /(?<![\w#-])(?=\d*[a-fA-F])(?=[a-fA-F]*\d)(?:[\da-fA-F]{8}|[\da-fA-F]{6})(?![\w-])/
+  .source
 /** Lines that are longer hold no name: they are no hand's list. */
 const LONGEST_LINE = 400
 const mostName = 60
@@ -36,6 +39,16 @@ function nameIn(line: string, found: readonly string[]): string | undefined {
   return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
+/** Words before numbers that are no codes of colours. */
+const COUNTED = /\b(?:tel|telephone|phone|mobile|fax|order|invoice|vat|zip|postcode|no|nr|id)\b/i
+
+/**
+ * `tel 123456`: six digits beside words are a number. They are a code where nothing else is in
+ * their line, or where the text writes other codes without `#` as well, as lists do.
+ */
+const isNumber = (match: string, line: string, writesBare: boolean): boolean =>
+  /^\d+$/.test(match) && /\p{L}/u.test(line) && (!writesBare || COUNTED.test(line))
+
 /**
  * Every colour in a free text: a list with or without names, CSS, a piece of
  * JSON. Each colour is taken once, in the order met; in the lines
@@ -54,13 +67,16 @@ export function readList(text: string): Candidate[] {
     seen.add(key).add(own)
     found.push({ value: writeHex(color), ...(name ? { name } : {}) })
   }
+  const writesBare = new RegExp(LETTERED).test(text)
   for (const line of text.split(/\r\n|[\r\n]/)) {
     const exported = exportedLine(line)
     if (exported) {
       take(exported[2]!, exported[1]!.trim().slice(0, mostName), true)
       continue
     }
-    const matches = line.match(ANY) ?? (colorOf(line) ? [line.trim()] : [])
+    const matches = (line.match(ANY) ?? (colorOf(line) ? [line.trim()] : [])).filter(
+      (match) => !isNumber(match, line, writesBare),
+    )
     const keys = new Set(matches.map((match) => colorKey(colorOf(match) ?? nothing)))
     // A colour that a line gives in several notations is one.
     const isNamed = keys.size === 1 && line.length <= LONGEST_LINE && matches[0] !== line.trim()

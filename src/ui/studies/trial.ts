@@ -1,7 +1,7 @@
 import { colorOf, writeHex } from '@/core/color'
 import type { Edit } from '@/core/edit'
 import {
-  assignColors,
+  assignNamed,
   greyed,
   harmonyPalette,
   readyMade,
@@ -33,15 +33,17 @@ const USUAL = 6
 /** Slots keep their own names unless what they say is no longer so. */
 const usualNames = { takeNames: false, rename: true }
 
-/** Proposes which colour goes to which slot, so that each slot keeps what it is for. */
+/** Proposes which colour goes to which slot: by its name, by what the slot holds, then so that each slot keeps what it is for. */
 export function proposed(
   { palette, duties }: Basis,
   from: TrialWay,
   colors: readonly Candidate[],
 ): Trial {
-  const read = colors.map(({ value }) => colorOf(value)!)
-  const slots = palette.order.map((id) => ({ color: slotColor(palette, id), ...duties.get(id) }))
-  const given = assignColors(slots, read)
+  const slots = slotsInOrder(palette).map(({ id, name, value }) => ({
+    ...{ id, name, isEmpty: value === null, color: slotColor(palette, id) },
+    ...duties.get(id),
+  }))
+  const given = assignNamed(slots, colors)
   return { from, colors, given, addRest: palette.order.length === 0, ...usualNames }
 }
 
