@@ -3,21 +3,30 @@ declare module 'wcag-contrast' {
   const wcagContrast: { rgb: (a: Rgb, b: Rgb) => number; hex: (a: string, b: string) => number }
   export default wcagContrast
 }
-declare module '*/watch.mjs' {
-  type Limit = () => void
-  export const restartLimit: (
-    name: string,
-    limit?: { restarts: number; within: number },
-    now?: () => number,
-  ) => Limit
-  export const lookAfter: (service: {
-    name: string
-    isAlive: () => Promise<boolean>
-    restart: () => Promise<void>
-    isWanted: () => boolean
-    every?: number
-    limit?: Limit
-  }) => Promise<void>
+declare module '*/supervise.mjs' {
+  interface Limit {
+    restarts: number
+    within: number
+  }
+  export const restartLimit: (name: string, limit?: Limit, now?: () => number) => () => void
+  export const supervise: (
+    services: ReadonlyArray<{
+      name: string
+      check: () => Promise<'well' | 'dead' | 'hanging'>
+      restart: () => Promise<void>
+      patience?: number
+    }>,
+    options: {
+      isWanted: () => boolean
+      every?: number
+      say?: (words: string) => void
+      now?: () => number
+      limit?: Limit
+    },
+  ) => Promise<void>
+}
+declare module '*/lock.mjs' {
+  export const lock: (name: string, waiting: string, folder?: string) => Promise<() => void>
 }
 declare module '*/refusal.mjs' {
   export const refusalOf: (request: {

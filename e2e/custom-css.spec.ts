@@ -46,7 +46,7 @@ test('custom CSS: slots are offered, faults are marked, what reaches out is refu
   await expect(page.getByRole('note').filter({ hasText: 'never opened' })).toBeVisible()
   await page.keyboard.press('Backspace')
   await page.keyboard.press('Control+s')
-  await expect(page.getByText('Custom CSS kept.')).toBeVisible()
+  await expect(page.getByText('Custom CSS saved.')).toBeVisible()
   await isSaved(page)
 
   // Keys that choose things elsewhere are letters here.

@@ -104,7 +104,7 @@ test('an add-on is led from the page to its settings; a colour of it is bound, a
   await page.getByRole('button', { name: 'Take it off the site' }).focus()
   await page.keyboard.press('Enter')
   await expect(
-    page.getByText('Announcement bar is off the site, its settings with it.'),
+    page.getByText('Announcement bar removed from the site, with its settings.'),
   ).toBeVisible()
   await isSaved(page)
 })

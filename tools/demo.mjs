@@ -11,7 +11,8 @@ import {
 import { removePostgres, startPostgres } from './postgres.mjs'
 import { startServer, startWorker } from './server.mjs'
 import { Failure, freePort, npx, stateFolder, step } from './steps.mjs'
-import { listens, lookAfter } from './watch.mjs'
+import { lock } from './lock.mjs'
+import { supervise } from './supervise.mjs'
 
 const pidFile = path.join(stateFolder, 'demo.json')
 const filesFolder = path.join(stateFolder, 'files')
@@ -48,12 +49,16 @@ function portOption(options) {
 /** How long a run that looks after itself may take to be well again, in seconds. */
 const PATIENCE = 45
 
+const NO_ANSWER = 'the application does not answer'
+/** A worker that has said nothing for so long hangs, in milliseconds: its longest pieces of work take less. */
+const WORKER_SILENCE = 120_000
+
 async function healthOf(address) {
   try {
     const response = await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(8000) })
     return response.ok ? 'well' : 'the database does not answer'
   } catch {
-    return 'the application does not answer'
+    return NO_ANSWER
   }
 }
 
@@ -76,8 +81,21 @@ async function tellOfRunning({ pid, address }) {
 }
 
 export async function run({ name, options }) {
+  // Two that start at once do not set up the same folder side by side: the second finds the first one running.
+  const release = await lock('setup', 'Another ./easel sets something up here; waiting for it …')
+  try {
+    return await start({ name, options, release })
+  } finally {
+    release()
+  }
+}
+
+async function start({ name, options, release }) {
   const last = lastRun()
-  if (last && isRunning(last.pid)) return tellOfRunning(last)
+  if (last && isRunning(last.pid)) {
+    release()
+    return tellOfRunning(last)
+  }
   endOrphans(last)
   const unknown = options.find(
     (option, i) => !['--fresh', '--port'].includes(option) && options[i - 1] !== '--port',
@@ -114,6 +132,7 @@ export async function run({ name, options }) {
     stopping = true
     console.log('\nStopping …')
     await closeAll()
+    release()
     console.log('Stopped. Your changes are kept.')
     process.exit(0)
   }
@@ -140,7 +159,7 @@ export async function run({ name, options }) {
     if (name === 'demo') await ensureBuild()
     else await bundleReader()
     const [port, publishedPort] = [await freePort(firstPort), await freePort(firstPort + 1000)]
-    const start = () =>
+    const startApp = () =>
       startServer({
         port,
         publishedPort,
@@ -148,7 +167,7 @@ export async function run({ name, options }) {
         files: filesFolder,
         mode: name === 'dev' ? 'dev' : 'start',
       })
-    let server = await step('Starting the application', start)
+    let server = await step('Starting the application', startApp)
     closers.push(() => server.stop())
     const mode = name === 'dev' ? 'dev' : 'start'
     const startWork = () => startWorker({ databaseUrl, files: filesFolder, mode })
@@ -167,44 +186,51 @@ export async function run({ name, options }) {
         { mode: 0o600 },
       )
     note()
+    release()
     console.log(`\nAmple Easel is at ${server.address}  (Ctrl-C stops it)\n`)
-    const isWanted = () => !stopping
-    await Promise.race(
+    await supervise(
       [
-        lookAfter({
+        // A database that somebody else started is not ours to start again.
+        own && {
+          name: 'database',
+          check: () => postgres.health(),
+          restart: async () => {
+            await postgres.stopNow()
+            postgres = await startPostgres({ name: 'postgres', port: postgres.port })
+          },
+        },
+        {
           name: 'application',
-          isWanted,
-          isAlive: () => server.isAlive(),
+          check: async () => {
+            if (!server.isAlive()) return 'dead'
+            return (await healthOf(server.address)) === NO_ANSWER ? 'hanging' : 'well'
+          },
           restart: async () => {
             await server.stop()
-            server = await start()
+            server = await startApp()
             note()
           },
-        }),
-        lookAfter({
+        },
+        {
           name: 'worker',
-          isWanted,
-          isAlive: () => worker.isAlive(),
-          restart: () => {
+          check: async () => {
+            if (!worker.isAlive()) return 'dead'
+            return worker.silence() > WORKER_SILENCE ? 'hanging' : 'well'
+          },
+          restart: async () => {
+            await worker.stop()
             worker = startWork()
             note()
           },
-        }),
-        // A database that somebody else started is not ours to start again.
-        own &&
-          lookAfter({
-            name: 'database',
-            isWanted,
-            isAlive: () => listens(postgres.port),
-            restart: async () => {
-              postgres = await startPostgres({ name: 'postgres', port: postgres.port })
-            },
-          }),
+        },
       ].filter(Boolean),
+      { isWanted: () => !stopping },
     )
     return await new Promise(() => {})
   } catch (error) {
     if (stopping) return await new Promise(() => {})
+    // Nothing goes on in part: what was started is stopped, and the next start finds nothing of this one.
+    stopping = true
     await closeAll()
     throw error
   }

@@ -24,6 +24,25 @@ const needs = {
   'python3-brotli': () => existsSync('/usr/lib/python3/dist-packages/brotli.py'),
 }
 
+/** What a package manager says while another one holds its lock. */
+const LOCKED = /Could not get lock|Unable to (?:acquire|lock)|is another process using it/i
+/** How long another one may take, and how often it is looked for, in milliseconds. */
+const [LONGEST_WAIT, LOOK_AGAIN] = [15 * 60_000, 3000]
+
+/** Runs the package manager; where another process holds its lock, says so and waits for it. */
+async function onceUnlocked(work) {
+  const until = Date.now() + LONGEST_WAIT
+  for (let isTold = false; ; isTold = true) {
+    try {
+      return await work()
+    } catch (error) {
+      if (!LOCKED.test(error.message) || Date.now() > until) throw error
+      if (!isTold) process.stdout.write('waiting for another package manager to finish … ')
+      await new Promise((resolve) => setTimeout(resolve, LOOK_AGAIN))
+    }
+  }
+}
+
 /** Installs the Debian packages that are missing. A PostgreSQL cluster that is there is left alone, and none is made. */
 export async function ensureDebian(packages) {
   const missing = packages.filter((name) => !needs[name]())
@@ -41,11 +60,9 @@ export async function ensureDebian(packages) {
         input: 'create_main_cluster = false\n',
       })
     }
-    await asRoot('apt-get', ['update'], { advice, env })
-    await asRoot('apt-get', ['install', '-y', '--no-install-recommends', ...missing], {
-      advice,
-      env,
-    })
+    await onceUnlocked(() => asRoot('apt-get', ['update'], { advice, env }))
+    const args = ['install', '-y', '--no-install-recommends', ...missing]
+    await onceUnlocked(() => asRoot('apt-get', args, { advice, env }))
   })
 }
 
@@ -74,7 +91,7 @@ export async function unpackDebian(name, wanted) {
     mkdirSync(target, { recursive: true })
     const download = () => execute('apt-get', ['download', name], { cwd: target, advice })
     await download().catch(async () => {
-      await asRoot('apt-get', ['update'], { advice })
+      await onceUnlocked(() => asRoot('apt-get', ['update'], { advice }))
       await download()
     })
     const archive = readdirSync(target).find((file) => file.endsWith('.deb'))

@@ -121,7 +121,30 @@ export async function startPostgres({ name, throwAway = false, firstPort, port: 
     address: (database) => `postgres://${credentials}@127.0.0.1:${port}/${database}`,
     createDatabase: (database) => createDatabase(port, secret, database),
     stop: () => asServer('pg_ctl', ['-D', folder, '-m', 'fast', '-w', 'stop']),
+    health: () => health(folder, port),
+    stopNow: () => stopNow(folder),
   }
+}
+
+/** Whether the server answers, has ended, or is there and says nothing. */
+async function health(folder, port) {
+  const given = ['-h', '127.0.0.1', '-p', String(port), '-t', '5', '-q']
+  try {
+    await execute(path.join(bin, 'pg_isready'), given, { cwd: '/' })
+    return 'well'
+  } catch {
+    return (await isUp(folder)) ? 'hanging' : 'dead'
+  }
+}
+
+/** Ends a server that does not answer: by its own command, and where that does not help by its process. */
+async function stopNow(folder) {
+  if (!(await isUp(folder))) return
+  const file = path.join(folder, 'postmaster.pid')
+  const pid = Number(readFileSync(file, 'utf8').split('\n')[0])
+  await asServer('pg_ctl', ['-D', folder, '-m', 'immediate', '-w', '-t', '5', 'stop']).catch(() => {
+    process.kill(pid, 'SIGKILL')
+  })
 }
 
 async function createDatabase(port, secret, database) {

@@ -42,7 +42,7 @@ function startProcess(args, env, output) {
   const child = spawn(process.execPath, args, {
     cwd: root,
     env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
-    stdio: ['ignore', output, output],
+    stdio: ['ignore', output, output, 'ipc'],
     detached: true,
   })
   const ended = new Promise((resolve) => child.once('exit', resolve))
@@ -58,7 +58,11 @@ function startProcess(args, env, output) {
     await ended
     clearTimeout(patience)
   }
-  return { child, ended, isAlive, stop }
+  let lastBeat = Date.now()
+  child.on('message', () => (lastBeat = Date.now()))
+  /** How long ago it last said that it is well, in milliseconds. */
+  const silence = () => Date.now() - lastBeat
+  return { child, ended, isAlive, stop, silence }
 }
 
 /** Memory is given back early: a server that waits for somebody need not hold what it does not use. */

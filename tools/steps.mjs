@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process'
 import { mkdirSync } from 'node:fs'
 import net from 'node:net'
 import path from 'node:path'
+import { createInterface } from 'node:readline'
 
 export const root = path.resolve(import.meta.dirname, '..')
 export const stateFolder = path.join(root, '.easel')
@@ -31,7 +32,11 @@ export async function step(told, work) {
 }
 
 /** Runs a program to its end; gives its output, or fails with the last lines of it. */
-export function execute(program, args, { advice, env, cwd = root, input, show = false } = {}) {
+export function execute(
+  program,
+  args,
+  { advice, env, cwd = root, input, show = false, onLine } = {},
+) {
   return new Promise((resolve, reject) => {
     const child = spawn(program, args, {
       cwd,
@@ -45,6 +50,10 @@ export function execute(program, args, { advice, env, cwd = root, input, show = 
     let output = ''
     child.stdout?.on('data', (data) => (output += data))
     child.stderr?.on('data', (data) => (output += data))
+    if (onLine) {
+      for (const stream of [child.stdout, child.stderr])
+        createInterface({ input: stream }).on('line', onLine)
+    }
     child.on('error', (error) => reject(new Failure(`${program}: ${error.message}`, advice)))
     child.on('close', (code) => {
       if (code === 0) return resolve(output)

@@ -9,6 +9,7 @@ import {
   ensurePackages,
   unpackDebian,
 } from './machine.mjs'
+import { lock } from './lock.mjs'
 import { runKills } from './long/kills.mjs'
 import { startPostgres } from './postgres.mjs'
 import { startApplication, startServer } from './server.mjs'
@@ -33,15 +34,28 @@ async function check(told, work) {
   }
 }
 
+/** Says now and then how far unit tests are, and at once which file failed. */
+function tellProgress() {
+  let files = 0
+  return (line) => {
+    const [, state, file] = /^(PASS|FAIL) (\S+)/.exec(withoutColors(line)) ?? []
+    if (!state) return
+    files += 1
+    if (state === 'FAIL') console.log(`\n  failed: ${file}`)
+    if (files % 20 === 0) process.stdout.write(`${files} files … `)
+  }
+}
+
 const readJson = (file) => JSON.parse(readFileSync(file, 'utf8'))
 
-async function runJest(databaseUrl) {
+async function runJest(databaseUrl, filter) {
   const report = path.join(stateFolder, 'jest.json')
   rmSync(report, { force: true })
   const gpl = await unpackDebian('calligra-data', 'usr/share/calligra/palettes')
   try {
     await step('Unit and database tests', () =>
-      npx('jest', ['--json', `--outputFile=${report}`, '--silent'], {
+      npx('jest', ['--json', `--outputFile=${report}`, '--silent', ...filter], {
+        onLine: tellProgress(),
         env: {
           DATABASE_URL: databaseUrl,
           EASEL_FILES: path.join(stateFolder, 'test-files', 'jest'),
@@ -130,10 +144,23 @@ export async function run({ options: given }) {
   const isLong = given.includes('--long')
   const options = given.filter((option) => option !== '--long')
   const [part, ...filter] = ['unit', 'browser'].includes(options[0]) ? options : [undefined]
+  // Tests have one database cluster and one set of files in this folder.
+  const releaseTests = await lock('test', 'Another ./easel test runs here; waiting for it …')
+  try {
+    return await runAll(part, filter, isLong)
+  } finally {
+    releaseTests()
+  }
+}
+
+async function runAll(part, filter, isLong) {
+  const release = await lock('setup', 'Another ./easel sets something up here; waiting for it …')
   await ensureDebian(['postgresql-15', 'poppler-utils', 'python3-fonttools', 'python3-brotli'])
   await ensureBrowser()
   await ensurePackages()
   ensureFonts()
+  if (part !== 'unit') await ensureBuild()
+  release()
   if (!part) {
     await check('Format', () => npx('prettier', ['--check', '.']))
     await check('Types', async () => {
@@ -152,10 +179,9 @@ export async function run({ options: given }) {
   try {
     if (part !== 'browser') {
       await postgres.createDatabase('unit')
-      await runJest(postgres.address('unit'))
+      await runJest(postgres.address('unit'), filter)
     }
     if (part !== 'unit') {
-      await ensureBuild()
       await postgres.createDatabase('browser')
       const databaseUrl = postgres.address('browser')
       const server = { files: path.join(files, 'browser') }

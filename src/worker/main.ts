@@ -9,6 +9,10 @@ setPriority(constants.priority.PRIORITY_LOW)
 /** A process of its own beside the server: it does the long work, so that nobody who asks waits for it. */
 const stop = await startWorker()
 
+/** How often it says that it is well to who started it, in milliseconds. */
+const BEAT = 5000
+if (process.send) setInterval(() => process.send!('well'), BEAT).unref()
+
 for (const signal of ['SIGTERM', 'SIGINT'] as const) {
   process.once(signal, () => {
     void stop()

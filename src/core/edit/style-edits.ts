@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { baseStyle, labelOf } from '../elements'
 import {
+  canonicalJson,
   docId,
   elementId,
   elementStyleSchema,
@@ -82,7 +83,11 @@ function dropRedundant(draft: DraftDocs, { doc, element: id }: Worn, style: Styl
   const shared = own(draft.frame.styles, style)!.looks
   const kept = Object.entries(element.looks ?? {}).flatMap(([key, inStates]) => {
     const others = Object.entries(inStates ?? {}).filter(
-      ([state, value]) => JSON.stringify(value) !== JSON.stringify(shared[key]?.[state as 'rest']),
+      // Whatever the order of their members: one came by the network, the other out of the database.
+      ([state, value]) => {
+        const own = shared[key]?.[state as 'rest']
+        return own === undefined || canonicalJson(value) !== canonicalJson(own)
+      },
     )
     return others.length ? [[key, Object.fromEntries(others)] as const] : []
   })

@@ -22,7 +22,6 @@ export function ContrastMark() {
   if (!measured) return <span className="px-1.5 text-xs text-soft">Contrast …</span>
   const { themes, addOns, page } = measured
   const count = themes.light.length + themes.dark.length + addOns.length + page.low.length
-  const words = count === 0 ? '✓ contrast AA' : `× ${count.toLocaleString('en-GB')} low contrast`
   return (
     <Popover
       label="Contrast"
@@ -34,9 +33,11 @@ export function ContrastMark() {
           type="button"
           title={coverWords(measured)}
           aria-busy={!isCurrent}
-          className={`rounded px-1.5 py-0.5 text-xs whitespace-nowrap hover:bg-hover ${count ? 'font-semibold' : 'text-soft'} ${isCurrent ? '' : 'opacity-50'}`}
+          className={`rounded px-1.5 py-0.5 text-xs whitespace-nowrap hover:bg-hover ${count && isCurrent ? 'font-semibold' : 'text-soft'}`}
         >
-          {words}
+          {count === 0 ? '✓' : `× ${count.toLocaleString('en-GB')} low`}{' '}
+          <span className="max-[1100px]:sr-only">contrast</span>
+          {count === 0 && ' AA'}
         </button>
       }
     >
