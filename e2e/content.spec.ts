@@ -365,36 +365,3 @@ test('words that were on their way while others’ landed are shown in full, to 
   await undo(page)
   await expect(stageFrame(page).locator('.quote-words', { hasText: 'Theirs' })).toHaveCount(0)
 })
-
-test('a heading that was emptied comes back with its words in one step; what is typed survives a reload', async ({
-  page,
-}) => {
-  await openPaint(page)
-  const title = stageFrame(page).locator('[data-section="opening"] h1')
-  const words = (await title.textContent())!
-  await clickOnStage(page, '[data-section="opening"] h1')
-  await page.getByTestId('stage').focus()
-  await page.keyboard.press('Enter')
-  await page.keyboard.press('Control+a')
-  await page.keyboard.press('Delete')
-  await page.keyboard.press('Escape')
-  await expect(title).toHaveCount(0)
-  await expect(page.getByText('Heading removed: it had no text left.')).toBeVisible()
-  await isSaved(page)
-  await undo(page)
-  await expect(title).toHaveText(words)
-  // The message that spoke of it is gone with it.
-  await expect(page.getByText('Heading removed: it had no text left.')).toHaveCount(0)
-
-  await clickOnStage(page, '[data-section="opening"] h1')
-  await page.getByTestId('stage').focus()
-  await page.keyboard.press('Enter')
-  await page.keyboard.press('Control+End')
-  await page.keyboard.type(' and more')
-  page.once('dialog', (dialog) => void dialog.accept())
-  await page.reload()
-  await expect(title).toHaveText(`${words} and more`)
-  await isSaved(page)
-  await undo(page)
-  await expect(title).toHaveText(words)
-})

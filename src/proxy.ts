@@ -61,6 +61,8 @@ export function proxy(request: NextRequest): NextResponse {
   const policy = editorPolicy(nonce, isDevelopment)
   const headers = new Headers(request.headers)
   headers.set('x-nonce', nonce)
+  // A layout is told no search parameters; the page that is open is one.
+  headers.set('x-open-page', request.nextUrl.searchParams.get('page') ?? '')
   // The framework marks its own scripts with the nonce that it finds here.
   headers.set('content-security-policy', policy)
   const response = NextResponse.next({ request: { headers } })

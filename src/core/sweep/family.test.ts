@@ -31,7 +31,7 @@ describe('the family of a colour', () => {
     expect(isKin(color(head), color(own))).toBe(kin)
   })
 
-  test('whoever moves along keeps its distance in lightness, chroma and hue, and its alpha (culori 4)', () => {
+  test('whoever moves along keeps its share of the way to white or black, its chroma in proportion, its turn and its alpha (culori 4)', () => {
     let compared = 0
     fc.assert(
       fc.property(
@@ -46,13 +46,15 @@ describe('the family of a colour', () => {
           expect(inGamut(after)).toBe(true)
           const [a, b, c] = [to, head, own].map((each) => culori.oklch({ mode: 'rgb', ...each }))
           if (Math.min(b!.c, c!.c) < 0.02) return
+          const isLighter = c!.l >= b!.l
+          const share = isLighter ? (c!.l - b!.l) / (1 - b!.l) : (b!.l - c!.l) / b!.l
           const goal = {
             mode: 'oklch' as const,
-            l: a!.l + c!.l - b!.l,
-            c: a!.c + c!.c - b!.c,
+            l: isLighter ? a!.l + share * (1 - a!.l) : a!.l * (1 - share),
+            c: (a!.c * c!.c) / b!.c,
             h: (a!.h ?? 0) + (c!.h ?? 0) - (b!.h ?? 0),
           }
-          if (goal.c < 0 || goal.l < 0 || goal.l > 1 || !culori.displayable(goal)) return
+          if (!culori.displayable(goal)) return
           compared += 1
           const { r, g, b: blue } = culori.rgb(goal)
           expect(difference(after, { r, g, b: blue, alpha: 1 })).toBeLessThan(0.05)
@@ -61,6 +63,33 @@ describe('the family of a colour', () => {
       { numRuns: 2000 },
     )
     expect(compared).toBeGreaterThan(100)
+  })
+
+  test('a tint stays a tint, a shade a shade, whatever the target', () => {
+    fc.assert(
+      fc.property(anyOpaque, anyOpaque, anyOpaque, (to, head, own) => {
+        const [target, from, kin] = [to, head, own].map(toOklch)
+        const after = toOklch(movedAlong(to, head, own))
+        if (kin!.l > from!.l + 0.05) expect(after.l).toBeGreaterThan(target!.l - 0.03)
+        if (kin!.l < from!.l - 0.05) expect(after.l).toBeLessThan(target!.l + 0.03)
+      }),
+      { numRuns: 2000 },
+    )
+  })
+
+  test('the pale tint of an orange is a pale teal, not a grey', () => {
+    const after = movedAlong(color('#1c5a54'), color('#d65a2a'), color('#f6ddd0'))
+    expect(toOklch(after).l).toBeGreaterThan(0.82)
+    expect(Math.abs(toOklch(after).h - toOklch(color('#1c5a54')).h)).toBeLessThan(20)
+    expect(toOklch(after).c).toBeGreaterThan(0.008)
+  })
+
+  test.each([
+    ['#2563eb', ['#6b7280', '#9ca3af', '#111827']],
+    ['#111827', ['#6b7280', '#e5e7eb']],
+    ['#1d4ed8', ['#64748b', '#475569']],
+  ])('the greys of a blue site are not kin of %s', (head, greys) => {
+    for (const grey of greys) expect([grey, isKin(color(head), color(grey))]).toEqual([grey, false])
   })
 
   test('the head goes to the target itself, and back along is where one was', () => {

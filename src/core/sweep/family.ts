@@ -24,34 +24,50 @@ const isHued = ({ c }: Oklch): boolean => c >= GREY
 /** Whether a colour has a hue to speak of. */
 export const hasHue = (color: Color): boolean => isHued(toOklch(color))
 
+/** Below this chroma a colour heads no family: near-blacks and greys with a cast of blue are greys. Common practice, no source. */
+const HEADS = 0.04
+
 /** How far a hue may lie from the family's, in degrees: tints and shades drift a little. Common practice, no source. */
 const KIN = 14
 
+/** How much of the chroma that a mixture with white or black would have one of a family has at least. Common practice, no source. */
+const VIVID = 0.4
+
 const hueGap = (a: number, b: number) => Math.abs(((a - b + 540) % 360) - 180)
 
+/** How far a colour lies on the way from another one to white (above 0) or to black (below), by OKLCH lightness, −1…1. */
+function shareOf(head: Oklch, own: Oklch): number {
+  const way = own.l >= head.l ? 1 - head.l : head.l
+  return way < 1e-6 ? 0 : clamp((own.l - head.l) / way, -1, 1)
+}
+
 /**
- * Whether a colour is a tint, a shade or a transparent variant of another: of the same hue.
- * A colour without a hue has no family but itself, and belongs to none.
+ * Whether a colour is a tint, a shade or a transparent variant of another: of the same hue, and
+ * about as vivid as the other mixed with white or black to the same lightness, so that the greys
+ * of a blue site are not kin of its blue. A colour with hardly any hue has no family but itself.
  */
 export function isKin(head: Color, color: Color): boolean {
   const [a, b] = [toOklch(head), toOklch(color)]
-  if (!isHued(a) || !isHued(b)) return opaqueKey(head) === opaqueKey(color)
-  return hueGap(a.h, b.h) <= KIN
+  if (a.c < HEADS || !isHued(b)) return opaqueKey(head) === opaqueKey(color)
+  const mixed = a.c * (1 - Math.abs(shareOf(a, b)))
+  return hueGap(a.h, b.h) <= KIN && b.c >= VIVID * mixed
 }
 
 function moved(target: Oklch, head: Oklch, own: Oklch): Oklch {
+  const share = shareOf(head, own)
+  const l = share >= 0 ? target.l + share * (1 - target.l) : target.l * (1 + share)
   return {
-    l: clamp(target.l + own.l - head.l, 0, 1),
-    c: Math.max(0, target.c + own.c - head.c),
+    l: clamp(l, 0, 1),
+    c: isHued(head) ? target.c * (own.c / head.c) : target.c,
     h: target.h + (isHued(own) && isHued(head) ? own.h - head.h : 0),
     alpha: own.alpha,
   }
 }
 
 /**
- * Where one of a family goes when its head goes to a target: as far from that in lightness
- * (OKLCH) and chroma as it was from its head, and turned as far; its own alpha stays. What
- * would leave sRGB is mapped into it.
+ * Where one of a family goes when its head goes to a target (OKLCH): as far on the way from that
+ * to white or black as it was from its head, as vivid in proportion, and turned as far; its own
+ * alpha stays. A tint stays a tint. What would leave sRGB is mapped into it.
  */
 export function movedAlong(target: Color, head: Color, own: Color): Color {
   return mapToGamut(fromOklch(moved(toOklch(target), toOklch(head), toOklch(own))))

@@ -151,13 +151,19 @@ function readPage(actor: Actor, siteId: string, pageId: string): Promise<Result<
 export async function openSite(
   actor: Actor,
   siteId: string,
+  wanted?: string,
 ): Promise<Result<{ readonly site: LoadedSite; readonly page: LoadedPage }>> {
   const site = await loadSite(actor, siteId)
   if (!site.ok) return site
-  const home = await homeOf(siteId)
-  const page = home ? await loadPage(actor, siteId, home) : refused({ code: 'not-found' })
+  const asked = wanted && !textFault(wanted) ? await loadPage(actor, siteId, wanted) : undefined
+  const home = asked?.ok ? undefined : await homeOf(siteId)
+  const page = asked?.ok
+    ? asked
+    : home
+      ? await loadPage(actor, siteId, home)
+      : refused({ code: 'not-found' })
   if (!page.ok) return page
   // Somebody changed the site between the two.
-  if (page.value.revision !== site.value.revision) return openSite(actor, siteId)
+  if (page.value.revision !== site.value.revision) return openSite(actor, siteId, wanted)
   return done({ site: site.value, page: page.value })
 }

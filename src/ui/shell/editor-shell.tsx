@@ -7,6 +7,7 @@ import { FindDialog } from '../find'
 import { SurveyHost } from '../survey'
 import { ChangedElsewhere } from './changed-elsewhere'
 import { shortcuts, useShortcuts } from './keys'
+import { usePageAddress } from './page-address'
 import { TopBar } from './top-bar'
 
 /** What stays while the views change: the bar, the help, and word of edits that were lost. */
@@ -18,6 +19,7 @@ export function EditorShell({ children }: { readonly children: ReactNode }) {
   const openFind = useCallback(() => setFinding(true), [])
   useShortcuts(editor, openHelp, openFind)
   useDraftKept()
+  usePageAddress()
   return (
     <div className="flex h-dvh min-w-[1024px] flex-col">
       <TopBar onHelp={openHelp} onFind={openFind} />

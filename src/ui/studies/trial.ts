@@ -52,6 +52,10 @@ export const trialOfEmptyList = (basis: Basis): Trial =>
   proposed(basis, { way: 'list', text: '', problems: [] }, [])
 
 export function trialOfHarmony(basis: Basis, base: string, harmony: HarmonyId): Trial {
+  // Greys of a palette are its own colours without their hue, by whichever way one asks for them.
+  if (harmony === 'grey' && basis.palette.order.length > 0) {
+    return { ...trialOfGrey(basis.palette), from: { way: 'harmony', base, harmony } }
+  }
   const color = colorOf(base)
   const colors = color ? harmonyPalette(color, harmony, basis.palette.order.length || USUAL) : []
   return proposed(

@@ -1,3 +1,4 @@
+import { headers } from 'next/headers'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { openSite, localOwner } from '@/server'
@@ -13,7 +14,8 @@ interface SiteLayoutProps {
 
 export default async function SiteLayout({ params, children }: SiteLayoutProps) {
   const { site: id } = await params
-  const opened = await openSite(localOwner, id)
+  const wanted = (await headers()).get('x-open-page')
+  const opened = await openSite(localOwner, id, wanted || undefined)
   if (!opened.ok) notFound()
   const { site, page } = opened.value
   return (
