@@ -97,7 +97,7 @@ test('brighter, as a client asks for it: seen, then applied, then taken back', a
     await page.getByRole('button', { name: 'Lighter', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'Lighter' })).toBeVisible()
   await page.getByRole('button', { name: 'More vivid' }).click()
-  await expect(page.getByTestId('trial').getByRole('status')).toContainText(/read/)
+  await expect(page.getByTestId('trial').getByRole('status')).toContainText(/contrast/)
   await expect.poll(() => ground(page)).not.toBe(paper)
   await applyAndUndo(page)
 })

@@ -224,3 +224,13 @@ describe('names that no longer say the colour', () => {
     expect(newNames(palette, grey, names)).toEqual([])
   })
 })
+
+test('greys by harmony are the greys of the menu: every slot without its hue, none left out', () => {
+  const harmony = trialOfHarmony(basis, '#7b3fa0', 'grey')
+  expect(harmony).toMatchObject({
+    colors: trialOfGrey(palette).colors,
+    given: trialOfGrey(palette).given,
+  })
+  for (const { value } of harmony.colors) expect(toOklch(colorOf(value)!).c).toBeLessThan(0.005)
+  expect(harmony.given).not.toContain(-1)
+})
