@@ -93,6 +93,16 @@ test('a button that has the colour of its own background is found', () => {
   expect(found).toMatchObject([{ facet: 'fill', state: 'rest' }])
 })
 
+test('a border without a width tells no button from its background', () => {
+  const fill = { rest: { slot: 'paper' } }
+  const label = { rest: { slot: 'ink' } }
+  const line = { rest: { slot: 'ink' } }
+  expect(foundWith('mainButton', { fill, label, line, lineWidth: { rest: 2 } })).toEqual([])
+  expect(foundWith('mainButton', { fill, label, line, lineWidth: { rest: 0 } })).toMatchObject([
+    { facet: 'fill' },
+  ])
+})
+
 test('text over a picture is counted, and not judged', () => {
   const section = Object.values(home.body.sections).find(({ children }) =>
     children.some((id) => home.body.elements[id]?.kind === 'heading'),

@@ -7,6 +7,7 @@ import {
   contrastOn,
   decisionColor,
   facetsOf,
+  featuresOf,
   groundsUnder,
   paintColors,
   readingOf,
@@ -15,6 +16,7 @@ import {
   styleChain,
   baseOfThing,
   traceFacet,
+  traceFeature,
   varyingUnder,
   themeReading,
   type Failing,
@@ -172,11 +174,15 @@ function judgeFill(spot: Spot, element: SiteElement, trace: Trace): Judged | und
   const decider = trace.chain[trace.decidedBy]!
   const isButton = facet.role === 'buttonFill' && decider.at !== 'theme'
   if (!isButton || !color || color.alpha === 0) return undefined
+  const width = featuresOf(element).find(
+    ({ trait, part }) => trait === 'lineWidth' && part === facet.part,
+  )
+  const hasLine = !width || traceFeature(spot, element, width, state).value !== 0
   const told = [
     facet,
     ...facetsOf(element).filter(
       ({ paints, role, within, part }) =>
-        paints === 'line' && role !== 'focus' && !within && part === facet.part,
+        hasLine && paints === 'line' && role !== 'focus' && !within && part === facet.part,
     ),
   ]
   const readings = told.map((each) => {
