@@ -80,6 +80,7 @@ test('a message takes back its own change alone', async ({ page }) => {
   await undo(page)
   await expect(sections).toHaveCount(before)
   await expect(message).toHaveCount(0)
+  await page.getByTestId('stage').focus()
   await page.keyboard.press('Delete')
   await isSaved(page)
   await page.getByRole('button', { name: 'Undo', exact: true }).click()

@@ -85,7 +85,7 @@ test('a page that is linked says where before it goes; home stays', async ({ pag
   // What still leads there is told before it is published.
   await page.getByRole('button', { name: 'Publish' }).click()
   await expect(dialog.getByText(/to pages that are gone/)).toBeVisible()
-  await expect(dialog.getByRole('button', { name: 'Home' })).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Home', exact: true })).toBeVisible()
   await expect(dialog.getByText('Every picture has alt text.')).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(dialog).toHaveCount(0)

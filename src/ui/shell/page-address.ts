@@ -18,6 +18,20 @@ async function pageOfAddress(editor: Editor): Promise<PageId | undefined> {
   return found.ok ? found.value?.id : undefined
 }
 
+/** Keeps the window's title, whatever the framework writes there after it has loaded. */
+function useTitle(wanted: string | undefined): void {
+  useEffect(() => {
+    if (!wanted) return undefined
+    const write = () => {
+      if (document.title !== wanted) document.title = wanted
+    }
+    write()
+    const watch = new MutationObserver(write)
+    watch.observe(document.head, { childList: true, subtree: true, characterData: true })
+    return () => watch.disconnect()
+  }, [wanted])
+}
+
 /**
  * Keeps the open page in the window's address and title: a reload opens it again, Back goes to
  * the one before, and a bookmark finds it.
@@ -30,21 +44,29 @@ export function usePageAddress(): void {
   const written = useRef<{ path: string; page: string }>(undefined)
   const { id, title, path: file } = page ?? {}
 
+  useTitle(title && `${title} · ${name}`)
+
   useEffect(() => {
     if (!id) return
-    document.title = `${title} · ${name}`
     const address = new URL(location.href)
     const named = address.searchParams.get(PARAMETER)
     const wanted = file === homePath ? null : id
     const before = written.current
     written.current = { path, page: id }
     if (named === wanted) return
-    if (wanted) address.searchParams.set(PARAMETER, wanted)
-    else address.searchParams.delete(PARAMETER)
+    const write = (way: 'pushState' | 'replaceState') => {
+      if (wanted) address.searchParams.set(PARAMETER, wanted)
+      else address.searchParams.delete(PARAMETER)
+      history[way](null, '', address)
+    }
+    // Who went back while the window was only just opening is taken to the page of the address.
+    if (!before && named) {
+      void editor.openPage(named as PageId).then((problem) => problem && write('replaceState'))
+      return
+    }
     // Another view of the same page is a step of its own already; another page is one more.
-    const isTurned = before && before.page !== id && before.path === path
-    history[isTurned ? 'pushState' : 'replaceState'](null, '', address)
-  }, [id, title, file, name, path])
+    write(before && before.page !== id && before.path === path ? 'pushState' : 'replaceState')
+  }, [editor, id, file, path])
 
   useEffect(() => {
     const onBack = () =>
