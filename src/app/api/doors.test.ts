@@ -12,6 +12,7 @@ import {
 import { select, tell } from '@/server/database/sets'
 import { closeQueue } from '@/server/jobs'
 import { stopHearing } from '@/server/live'
+import { stopReaders } from '@/server/reading'
 import { isDatabaseAway, respond } from './respond'
 
 type Handler = (
@@ -30,6 +31,7 @@ beforeAll(() => openTestDatabase('doors_test'))
 afterAll(async () => {
   await stopHearing()
   await closeQueue()
+  await stopReaders()
   await closeTestDatabase()
 })
 
@@ -223,6 +225,8 @@ const withoutDatabase: Readonly<Record<string, readonly number[]>> = {
 test('with the database away every door says so, and none fails bare', async () => {
   const address = process.env.DATABASE_URL!
   await closeDatabase()
+  // Threads have the environment that they were started with.
+  await stopReaders()
   process.env.DATABASE_URL = 'postgres://app@127.0.0.1:1/nowhere'
   let told = 0
   try {
@@ -247,6 +251,7 @@ test('with the database away every door says so, and none fails bare', async () 
     }
   } finally {
     await closeDatabase()
+    await stopReaders()
     process.env.DATABASE_URL = address
   }
   expect(told).toBeGreaterThan(routes.length)

@@ -1,5 +1,6 @@
 import path from 'node:path'
 import { Piscina } from 'piscina'
+import { valueOf, type Outcome } from './failure'
 
 /** What is read, or worked out, in a thread of its own; `src/reader/main.ts` says how. */
 export type Reading = 'font' | 'archive' | 'check'
@@ -10,8 +11,8 @@ const LONGEST: Readonly<Record<Reading, number>> = {
   archive: 240,
   check: 120,
 }
-/** Most memory that the objects of a thread may take, in MB. */
-const MOST_MEMORY = 1500
+/** Most memory that the objects of a thread may take, in MB; `EASEL_READER_MEMORY` where that is set. */
+const mostMemory = () => Number(process.env.EASEL_READER_MEMORY ?? 1500)
 /** How long a thread waits for more before it ends, in milliseconds. */
 const IDLE = 20_000
 /** How many are read or wait for it at most. */
@@ -41,7 +42,7 @@ function readers(): Piscina {
     minThreads: 0,
     maxThreads: 2,
     idleTimeout: IDLE,
-    resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY },
+    resourceLimits: { maxOldGenerationSizeMb: mostMemory() },
     env: Object.fromEntries(
       Object.entries(process.env).filter(
         (entry): entry is [string, string] => entry[1] !== undefined,
@@ -72,11 +73,13 @@ export async function readApart<T>(
   if (underWay >= MOST_WAITING) throw new ReadingStopped('too-many')
   const limit = AbortSignal.timeout(seconds * 1000)
   underWay += 1
+  let outcome: Outcome<T>
   try {
-    return (await readers().run(given, { name: reading, signal: limit })) as T
+    outcome = (await readers().run(given, { name: reading, signal: limit })) as Outcome<T>
   } catch (error) {
     throw stopped(error, limit.aborted)
   } finally {
     underWay -= 1
   }
+  return valueOf(outcome)
 }

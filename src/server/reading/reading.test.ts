@@ -5,6 +5,8 @@ import type { BegunSite, Result } from '@/core/payloads'
 import { localOwner } from '../access'
 import { beginFromArchiveApart, writeArchive } from '../archive'
 import { closeTestDatabase, openTestDatabase, siteId, stateOf } from '../database/database.fixture'
+import { StorageFailed } from '../storage'
+import { outcomeOf, valueOf } from './failure'
 import { readApart, ReadingStopped, stopReaders } from '.'
 
 beforeAll(() => openTestDatabase('reading_test'))
@@ -40,22 +42,33 @@ describe('with files that were made to stop it', () => {
       file,
       `export const font = () => { for (;;); }
        export const archive = ({ fill }) => {
-         if (!fill) return 'read'
+         if (!fill) return { value: 'read' }
          const all = []
          for (;;) all.push({ n: all.length })
        }`,
     )
     await stopReaders()
     process.env.EASEL_READER = file
+    process.env.EASEL_READER_MEMORY = '64'
   })
   afterAll(async () => {
     await stopReaders()
     delete process.env.EASEL_READER
+    delete process.env.EASEL_READER_MEMORY
   })
 
   test('what takes too long is stopped, and the next is read', async () => {
     await expect(readApart('font', {}, 1)).rejects.toMatchObject({ why: 'too-long' })
     expect(await readApart('archive', {})).toBe('read')
+  })
+
+  test('what goes wrong in a thread is told as if it had gone wrong here', async () => {
+    const parent = { code: '57P03', message: 'starting up' }
+    const away = { name: 'SequelizeConnectionError', message: 'away', parent }
+    expect(() => valueOf({ failure: away })).toThrow(expect.objectContaining({ parent }))
+    const told = await outcomeOf(() => Promise.reject(new StorageFailed('full', 'no room')))
+    expect(() => valueOf(told)).toThrow(StorageFailed)
+    expect(await outcomeOf(() => Promise.resolve(3))).toEqual({ value: 3 })
   })
 
   test('what fills the memory ends its own thread alone', async () => {
