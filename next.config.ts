@@ -1,7 +1,15 @@
 import type { NextConfig } from 'next'
 
 const config: NextConfig = {
-  serverExternalPackages: ['sequelize', 'pg', 'pdfkit', 'fontkit', 'subset-font', 'fontverter', 'piscina'],
+  serverExternalPackages: [
+    'sequelize',
+    'pg',
+    'pdfkit',
+    'fontkit',
+    'subset-font',
+    'fontverter',
+    'piscina',
+  ],
   poweredByHeader: false,
   // The server listens on this machine alone, where packing takes longer than sending; what stands before it for others packs what it sends on.
   compress: false,
