@@ -141,7 +141,13 @@ const shots: readonly Shot[] = [
     name: 'published',
     take: async (page) => {
       await page.request.post('/api/sites/tern-and-thistle/publication', { data: { base: 0 } })
-      await page.goto('/published/tern-and-thistle/workshops.html')
+      // Publishing is done beside the server: a picture of a page that is not there yet is none.
+      for (let tries = 0; tries < 100; tries += 1) {
+        const answer = await page.goto('/published/tern-and-thistle/workshops.html')
+        if (answer?.ok()) return
+        await page.waitForTimeout(300)
+      }
+      throw new Error('the demo site was not published within 30 seconds')
     },
   },
   {
