@@ -9,6 +9,12 @@ interface Shot {
   readonly take: (page: Page) => Promise<void>
 }
 
+/** Asks the server for something; a refusal would show in the picture as something missing. */
+async function send(page: Page, what: string, data: unknown): Promise<void> {
+  const answer = await page.request.post(`/api/sites/tern-and-thistle/${what}`, { data })
+  if (!answer.ok()) throw new Error(`${what}: ${answer.status()} ${await answer.text()}`)
+}
+
 /** One picture per main view. */
 const shots: readonly Shot[] = [
   { name: 'shelf', take: async (page) => void (await page.goto('/')) },
@@ -116,18 +122,16 @@ const shots: readonly Shot[] = [
   {
     name: 'history',
     take: async (page) => {
-      await page.request.post('/api/sites/tern-and-thistle/edits', {
-        data: {
-          base: 0,
-          edits: [
-            { type: 'setSlot', slot: 'spark', value: '#c9502a' },
-            {
-              type: 'setSectionTheme',
-              sections: [{ doc: 'home', section: 'words' }],
-              theme: 'on-brand',
-            },
-          ].map((edit) => ({ clientId: crypto.randomUUID(), edit })),
-        },
+      await send(page, 'edits', {
+        base: 0,
+        edits: [
+          { type: 'setSlot', slot: 'spark', value: '#c9502a' },
+          {
+            type: 'setSectionTheme',
+            sections: [{ doc: 'home', section: 'words' }],
+            theme: 'on-brand',
+          },
+        ].map((edit) => ({ clientId: crypto.randomUUID(), edit })),
       })
       await page.goto(`${tern}/sweep`)
       await page.locator('[data-entry="1c5a54ff"]').click()
@@ -140,7 +144,7 @@ const shots: readonly Shot[] = [
   {
     name: 'published',
     take: async (page) => {
-      await page.request.post('/api/sites/tern-and-thistle/publication', { data: { base: 0 } })
+      await send(page, 'publication', {})
       // Publishing is done beside the server: a picture of a page that is not there yet is none.
       for (let tries = 0; tries < 100; tries += 1) {
         const answer = await page.goto('/published/tern-and-thistle/workshops.html')
