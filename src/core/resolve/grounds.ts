@@ -1,5 +1,5 @@
 import { white, type Color } from '../color'
-import { sectionFacets } from '../elements'
+import { sectionFacets, type WindowWidth } from '../elements'
 import { roles } from '../roles'
 import type { SiteElement } from '../site'
 import { contrastOn, seenOn, type Backdrop } from './backdrop'
@@ -36,17 +36,31 @@ function groundIn(spot: Spot, { below }: NonNullable<Sight['standing']>): Ground
   return sectionGround(traceFacet(spot, undefined, facet, 'rest'))
 }
 
+/** What a window is as wide as: one of those that have a name, or wider than all of them. */
+type Window = WindowWidth | 'wide'
+
+const windowOf = ({ trace }: Ground): Window => trace.facet.below ?? 'wide'
+
 /**
- * The colours of a section's ground, in windows of any width. Where it is known
- * where something stands in one of them, a gradient or a picture of another one
- * says nothing: what stands there stands elsewhere.
+ * The opaque colours of a section's ground in windows of each width in which it has one of its
+ * own. Where it is known where something stands in one of them, a gradient or a picture of
+ * another one says nothing: what stands there stands elsewhere.
  */
-function sectionColors(spot: Spot, sight: Sight): Color[] {
+function sectionColors(
+  spot: Spot,
+  sight: Sight,
+): Array<{ readonly window: Window; readonly colors: readonly Color[] }> {
+  if (liesOver(spot)) return [{ window: 'wide', colors: veiledGrounds(spot) }]
   const all = sectionGrounds(spot)
-  if (!sight.standing) return all.flatMap((ground) => colorsOfGround(spot, ground, sight))
-  const here = groundIn(spot, sight.standing)
-  const plain = all.filter((ground) => !varies(ground))
-  return [here, ...plain].flatMap((ground) => colorsOfGround(spot, ground, sight))
+  const { standing } = sight
+  const here = standing && groundIn(spot, standing)
+  const seen = here
+    ? [here, ...all.filter((ground) => !varies(ground) && windowOf(ground) !== windowOf(here))]
+    : all
+  return seen.map((ground) => ({
+    window: windowOf(ground),
+    colors: layer(colorsOfGround(spot, ground, sight), [white]),
+  }))
 }
 
 /**
@@ -61,7 +75,7 @@ export function groundsUnder(
   trace: Trace,
   sight: Sight = {},
 ): readonly Backdrop[] {
-  const section = liesOver(spot) ? veiledGrounds(spot) : layer(sectionColors(spot, sight), [white])
+  const section = sectionColors(spot, sight).flatMap(({ colors }) => colors)
   return groundsOn(section, spot, element, trace, sight)
 }
 
@@ -92,6 +106,8 @@ export interface Reading {
   readonly ground: Color
   /** The colour that is read, as it is seen; of a gradient the one that reads worst. */
   readonly color: Color
+  /** The windows in which it reads so; left out where it reads the same in all. */
+  readonly window?: Window
 }
 
 /** How well a traced colour reads where it stands; undefined for fills. Words in a gradient read as its worst colour does. */
@@ -107,16 +123,27 @@ export function readingOf(
   const colors = paintColors(palette, paint, sight.standing?.placeOn(element.id))
   // What is disabled needs no contrast (WCAG 2.2, 1.4.3 and 1.4.11: inactive components).
   const needs = trace.state === 'disabled' ? undefined : roles[facetRole(facet, element)].needs
-  const grounds = groundsUnder(spot, element, trace, sight)
-  const readings = colors.flatMap((color) =>
-    grounds.map((backdrop) => ({
-      ratio: contrastOn(color, backdrop),
-      ground: backdrop.ground,
-      color: seenOn(color, backdrop),
-    })),
-  )
-  const [first, ...others] = readings
-  if (!first) return undefined
-  const worst = others.reduce((least, each) => (each.ratio < least.ratio ? each : least), first)
-  return { ...worst, ...(needs ? { needs } : {}) }
+  const read = ({ window, colors: section }: ReturnType<typeof sectionColors>[number]) =>
+    groundsOn(section, spot, element, trace, sight).flatMap((backdrop) =>
+      colors.map((color) => ({
+        ratio: contrastOn(color, backdrop),
+        ground: backdrop.ground,
+        color: seenOn(color, backdrop),
+        window,
+      })),
+    )
+  const worst = sectionColors(spot, sight).flatMap((each) => leastOf(read(each)))
+  const [reading] = leastOf(worst)
+  if (!reading) return undefined
+  const { window, ...found } = reading
+  const isSame = worst.every(({ ratio }) => ratio === reading.ratio)
+  return { ...found, ...(isSame ? {} : { window }), ...(needs ? { needs } : {}) }
+}
+
+/** Of what has a ratio that with the lowest; nothing of nothing. */
+function leastOf<Item extends { readonly ratio: number }>(items: readonly Item[]): Item[] {
+  const [first, ...others] = items
+  return first
+    ? [others.reduce((least, each) => (each.ratio < least.ratio ? each : least), first)]
+    : []
 }

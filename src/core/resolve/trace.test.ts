@@ -149,6 +149,29 @@ describe('what lies under a colour', () => {
     expect(readingOf(where, heading, trace)!.ratio).toBe(Math.min(...ratios))
   })
 
+  test('a ground of phones alone is told as theirs where it reads worse there', () => {
+    const page = docs.pages[home]!
+    const opening = page.body.sections['opening' as keyof typeof page.body.sections]!
+    const withGrounds = (looks: object) => {
+      const body = {
+        ...page.body,
+        sections: { ...page.body.sections, opening: { ...opening, looks } },
+      }
+      return spot('opening', home, { ...docs, pages: { [home]: { ...page, body } } } as SiteDocs)
+    }
+    const quiet = find('home', 'quietButton')
+    const read = (looks: object) => {
+      const where = withGrounds(looks)
+      return readingOf(where, quiet, traceFacet(where, quiet, facet(quiet, 'label'), 'rest'))
+    }
+    expect(read({ fillPhone: { rest: { value: '#1d5955' } } })).toMatchObject({
+      ratio: 1,
+      window: 'phone',
+    })
+    expect(read({ fillPhone: { rest: { value: 'white' } } })).toMatchObject({ window: 'wide' })
+    expect(read({ fill: { rest: { value: 'white' } } })).not.toHaveProperty('window')
+  })
+
   test('what can be seen through lets the section show', () => {
     const quiet = find('home', 'quietButton')
     const trace = traceFacet(spot('opening'), quiet, facet(quiet, 'label'), 'rest')

@@ -1,6 +1,12 @@
 import { demoSites } from '@demo/sites'
 import { bandsOf as bandsIn } from '@/core/uses'
-import { sectionsInOrder, type Frame, type SectionId, type ThemeId } from '@/core/site'
+import {
+  sectionsInOrder,
+  type Frame,
+  type SectionId,
+  type StyleId,
+  type ThemeId,
+} from '@/core/site'
 import { bandsOnPage, withThemes } from './bands'
 
 const { frame, pages } = demoSites[0]!
@@ -37,21 +43,29 @@ test('a gradient and a picture are drawn as they are; a theme leaves a fill of i
   expect(newsletter.background).not.toContain('var(')
   const given = (theme: string) => (band: { section: string }) =>
     band.section === newsletter.section ? (theme as ThemeId) : undefined
-  const spark = withThemes(bandsOf('home'), frame, given('on-spark'))
+  const spark = withThemes('tern', bandsOf('home'), frame, given('on-spark'))
   const there = spark.find(({ name }) => name === 'Newsletter')!
   expect(there).toMatchObject({ background: newsletter.background, themeName: 'On Spark' })
 })
 
+test('a small page shows the main button that its style decides, in every theme', () => {
+  const id = 'main-button' as StyleId
+  const style = { ...frame.styles[id], looks: { fill: { rest: { value: '#123456' } } } }
+  const decided = { ...frame, styles: { ...frame.styles, [id]: style } } as Frame
+  expect(new Set(bandsOf('home').map(({ chip }) => chip)).size).toBeGreaterThan(1)
+  expect(new Set(bandsOf('home', decided).map(({ chip }) => chip))).toEqual(new Set(['#123456']))
+})
+
 test('with the themes that are proposed, the header follows the section under it', () => {
   const bands = bandsOf('home')
-  const asProposed = withThemes(bands, frame, ({ doc }) =>
+  const asProposed = withThemes('tern', bands, frame, ({ doc }) =>
     doc === 'frame' ? undefined : ('on-ink' as ThemeId),
   )
   const [header, first] = asProposed
   expect(first!.background).not.toBe(bands[1]!.background)
   expect(header).toMatchObject({ blends: true, background: first!.background, theme: 'on-ink' })
   expect(asProposed.at(-1)).toEqual(bands.at(-1))
-  expect(withThemes(bands, frame, () => undefined)).toEqual(bands)
+  expect(withThemes('tern', bands, frame, () => undefined)).toEqual(bands)
 })
 
 test('parts and a header of its own are drawn where they stand, though the page is not at hand', () => {

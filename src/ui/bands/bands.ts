@@ -33,7 +33,7 @@ function bandOf(
   doc: DocId,
   { id, kind, name, theme, fill }: BandEntry,
 ): Band {
-  const look = themeLook(frame, theme)
+  const look = themeLook(siteId, frame, theme)
   const own = fill && paintBackground(siteId, frame.palette, fill)
   return {
     doc,
@@ -52,21 +52,22 @@ function bandOf(
 }
 
 /** A section as it would look in another theme; a fill of its own stays. */
-function inTheme(band: Band, frame: Frame, theme: ThemeId): Band {
-  const { name, ground, text, chip } = themeLook(frame, theme)
+function inTheme(siteId: string, band: Band, frame: Frame, theme: ThemeId): Band {
+  const { name, ground, text, chip } = themeLook(siteId, frame, theme)
   const background = band.fill ?? ground
   return { ...band, theme, themeName: name, ground, background, text, chip }
 }
 
 /** The sections of a page with the themes that are proposed for some; a header that blends follows the one under it. */
 export function withThemes(
+  siteId: string,
   bands: readonly Band[],
   frame: Frame,
   themeOf: (band: Band) => ThemeId | undefined,
 ): Band[] {
   const themed = bands.map((band) => {
     const theme = themeOf(band)
-    return theme && !band.blends ? inTheme(band, frame, theme) : band
+    return theme && !band.blends ? inTheme(siteId, band, frame, theme) : band
   })
   const under = themed.find(({ kind }) => kind === 'band')
   return themed.map((band) => (band.blends && under ? blended(band, under) : band))

@@ -46,6 +46,6 @@ export type {
   WordsPlace,
 } from './state'
 export { useContrast, type MeasuredContrast } from './use-contrast'
-export { isAfterDark, isSameThing, targetOf } from './state'
+export { isAfterDark, isSameThing, NO_PROPERTY, targetOf } from './state'
 export { openAndTell, stepAndTell, stepWords, tellUndoable } from './steps'
 export type { Clash, LostEdit, SaveState, Step } from '@/core/sync'

@@ -27,9 +27,12 @@ export interface Selection {
   readonly doc: DocId
   readonly section: SectionId
   readonly element?: ElementId
-  /** One of its properties. */
+  /** One of its properties; left out, the first that it shows. */
   readonly property?: string
 }
+
+/** Stands for no property of what is chosen: all are folded. */
+export const NO_PROPERTY = ''
 
 /** What a selection is to those who decide how things look. */
 export const targetOf = ({ doc, section, element }: Selection): LookTarget =>

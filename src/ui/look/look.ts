@@ -1,14 +1,18 @@
 import { writeHex } from '@/core/color'
+import { kindClass } from '@/core/elements'
 import { fanOf } from '@/core/palette'
 import { paintCss, pictureAddress } from '@/core/render'
 import { decisionColor } from '@/core/resolve'
 import {
   own,
+  paintIn,
   type ColorDecision,
   type Frame,
   type Paint,
   type Palette,
   type SlotId,
+  type StyleId,
+  type Theme,
 } from '@/core/site'
 
 export function decisionHex(palette: Palette, decision: ColorDecision): string {
@@ -36,8 +40,15 @@ export function paintBackground(siteId: string, palette: Palette, paint: Paint):
   )
 }
 
-/** A theme's ground and text as hex, for drawing its name on it. */
-export function themeLook(frame: Frame, themeId: string) {
+/** The fill of main buttons in a theme as CSS: what their style decides for all themes, else the theme itself. */
+function mainButtonFill(siteId: string, { palette, styles }: Frame, { roles }: Theme): string {
+  const style = own(styles, kindClass('mainButton') as StyleId)
+  const paint = paintIn(style?.looks, { key: 'fill' }, 'rest') ?? roles.buttonFill
+  return paintBackground(siteId, palette, paint)
+}
+
+/** A theme's ground, text and main button as CSS, for drawing its name on it. */
+export function themeLook(siteId: string, frame: Frame, themeId: string) {
   const theme = own(frame.themes.byId, themeId)
   if (!theme) return { name: themeId, ground: 'transparent', text: 'inherit', chip: 'transparent' }
   const hex = (decision: ColorDecision) => decisionHex(frame.palette, decision)
@@ -45,6 +56,6 @@ export function themeLook(frame: Frame, themeId: string) {
     name: theme.name,
     ground: hex(theme.roles.ground),
     text: hex(theme.roles.heading),
-    chip: hex(theme.roles.buttonFill),
+    chip: mainButtonFill(siteId, frame, theme),
   }
 }

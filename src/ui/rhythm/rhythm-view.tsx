@@ -42,7 +42,9 @@ export function RhythmView() {
     const page = list.at(index)
     if (!page) return undefined
     const bands = bandsOnPage(siteId, frame, page)
-    const themed = withThemes(bands, frame, (band) => proposal?.themes.get(sectionKey(band)))
+    const themed = withThemes(siteId, bands, frame, (band) =>
+      proposal?.themes.get(sectionKey(band)),
+    )
     return { id: page.id, title: page.title, bands: themed }
   }
   const choose = (band: Band, page: PageId, more: boolean) => {

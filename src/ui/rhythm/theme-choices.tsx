@@ -22,6 +22,7 @@ const BLEND = 'blend '
 /** The themes, each drawn as it looks: one stop for the tab key, arrow keys point, space or enter chooses. */
 export function ThemeChoices(props: ThemeChoicesProps) {
   const { label, value, onChoose, onPoint, blending } = props
+  const siteId = useEditorState((state) => state.siteId)
   const frame = useEditorState((state) => state.docs.frame)
   return (
     <ToggleGroup.Root
@@ -37,7 +38,7 @@ export function ThemeChoices(props: ThemeChoicesProps) {
       onPointerLeave={() => onPoint?.(undefined)}
     >
       {themesInOrder(frame.themes).map(({ id }) => {
-        const look = themeLook(frame, id)
+        const look = themeLook(siteId, frame, id)
         return (
           <ToggleGroup.Item
             key={id}

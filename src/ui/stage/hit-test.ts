@@ -1,6 +1,7 @@
+import type { Facet } from '@/core/elements'
 import { facetsOf } from '@/core/resolve'
 import { bodyOf, type ElementId, type SectionId, type SiteDocs } from '@/core/site'
-import type { Selection } from '../editor'
+import { NO_PROPERTY, type Selection } from '../editor'
 import { docOfSection } from './stage-document'
 
 /** What lies at a point of the stage (CSS pixels of the page): the colour that one would mean by pointing there. */
@@ -22,11 +23,22 @@ export function hitTest(
   const facets = facetsOf(element)
   if (!element || facets.length === 0)
     return { selection: { ...base, property: 'fill' }, target: section }
-  const inPart = facets.find(
-    ({ part }) => part && target.closest(`.${part}`) && holder.contains(target.closest(`.${part}`)),
-  )
-  const facet = inPart ?? facets.find(({ part }) => !part) ?? facets[0]!
-  return { selection: { ...base, element: id, property: facet.key }, target: holder }
+  return {
+    selection: { ...base, element: id, property: propertyAt(facets, target, holder) },
+    target: holder,
+  }
+}
+
+/** The colour that a node inside of an element shows: that of the innermost part around it; none where it is beside all parts. */
+function propertyAt(facets: readonly Facet[], target: Element, holder: Element): string {
+  const facetAt = (node: Element) =>
+    facets.find(({ part }) => (part ? node.classList.contains(part) : node === holder))
+  for (let node: Element | null = target; node; node = node.parentElement) {
+    const facet = facetAt(node)
+    if (facet) return facet.key
+    if (node === holder) break
+  }
+  return NO_PROPERTY
 }
 
 /** The add-on that lies at a point of the stage, by its id: the site shows it and does not paint it. */

@@ -20,6 +20,7 @@ import { stageStore } from './stage-access'
  */
 export const ThemeChips = memo(function ThemeChips({ scale }: { readonly scale: number }) {
   const editor = useEditor()
+  const siteId = useEditorState((state) => state.siteId)
   const frame = useEditorState((state) => state.docs.frame)
   const spots = useSpots()
   const stage = useStore(stageStore, (state) => state.stage)
@@ -42,7 +43,7 @@ export const ThemeChips = memo(function ThemeChips({ scale }: { readonly scale: 
   if (themesInOrder(frame.themes).length < 2) return null
   return chips.map(({ doc, section, theme, top }) => {
     const key = `${doc}/${section.id}`
-    const look = themeLook(frame, theme.id)
+    const look = themeLook(siteId, frame, theme.id)
     return (
       <div
         key={key}

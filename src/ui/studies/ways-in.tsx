@@ -39,7 +39,7 @@ export function WaysIn() {
       aria-label="Studies and ways in"
       className="flex h-full flex-col gap-1.5 overflow-y-auto px-2.5 py-2"
     >
-      <div className="flex flex-wrap items-center gap-1.5">
+      <div className="flex items-center gap-1.5">
         <h2 className="mr-1 font-semibold">Studies</h2>
         <IconButton
           label="Palettes side by side"
@@ -54,22 +54,24 @@ export function WaysIn() {
             <WhereWide>none kept yet</WhereWide>
           </span>
         )}
-        {studies.map((study) => (
-          <button
-            key={study.id}
-            type="button"
-            aria-pressed={trial?.from.way === 'study' && trial.from.study === study.id}
-            onClick={() => open(trialOfStudy(basis, study))}
-            className="flex h-7 items-center gap-2 rounded-md border border-edge-strong/60 bg-raised px-2 font-semibold hover:bg-hover aria-pressed:ring-2 aria-pressed:ring-strong"
-          >
-            {study.name}
-            <span aria-hidden className="flex overflow-hidden rounded-[2px]">
-              {study.colors.slice(0, 6).map(({ value }, i) => (
-                <span key={i} className="h-3.5 w-2.5" style={{ background: value }} />
-              ))}
-            </span>
-          </button>
-        ))}
+        <div className="flex min-w-0 gap-1.5 overflow-x-auto p-0.5 [scrollbar-width:thin]">
+          {studies.map((study) => (
+            <button
+              key={study.id}
+              type="button"
+              aria-pressed={trial?.from.way === 'study' && trial.from.study === study.id}
+              onClick={() => open(trialOfStudy(basis, study))}
+              className="flex h-7 shrink-0 items-center gap-2 rounded-md border border-edge-strong/60 bg-raised px-2 font-semibold hover:bg-hover aria-pressed:ring-2 aria-pressed:ring-strong"
+            >
+              {study.name}
+              <span aria-hidden className="flex overflow-hidden rounded-[2px]">
+                {study.colors.slice(0, 6).map(({ value }, i) => (
+                  <span key={i} className="h-3.5 w-2.5" style={{ background: value }} />
+                ))}
+              </span>
+            </button>
+          ))}
+        </div>
       </div>
       <div className="grid grid-cols-3 gap-1.5 [&_button]:h-7 [&_button]:gap-1 [&_button]:px-1 [&_button]:text-[11.5px]">
         <Button onClick={() => open(trialOfEmptyList(basis))}>

@@ -15,7 +15,14 @@ import {
 import { bodyOf, childrenOf, walkSection, type SiteElement } from '@/core/site'
 import type { State } from '@/core/traits'
 import { ContentPanel, DeedBar, PartNote } from '../content'
-import { spotOfSelection, useEditor, useEditorState, useSpots, type Selection } from '../editor'
+import {
+  NO_PROPERTY,
+  spotOfSelection,
+  useEditor,
+  useEditorState,
+  useSpots,
+  type Selection,
+} from '../editor'
 import {
   findOverrule,
   holdState,
@@ -75,7 +82,7 @@ function TracedThing({ spot, selection, element }: TracedProps) {
   const name = element && kind ? kind.title(element.content) : spot.section.name
   useHeldState(selection, state)
   const choose = (property: string | undefined) =>
-    editor.show({ selection: { ...selection, property: property ?? NONE } })
+    editor.show({ selection: { ...selection, property: property ?? NO_PROPERTY } })
   return (
     <div className="flex flex-col gap-2.5 p-4" data-testid="trace">
       <header>
@@ -118,13 +125,10 @@ function TracedThing({ spot, selection, element }: TracedProps) {
   )
 }
 
-/** The key that stands for no property: all lines are folded. */
-const NONE = ''
-
 /** What is unfolded where nobody said: the first colour. */
 function chosenKey({ property }: Selection, element: SiteElement | undefined): string | undefined {
   const all = propertiesOfThing(element)
-  if (property === NONE) return undefined
+  if (property === NO_PROPERTY) return undefined
   return (all.find(({ key }) => key === property) ?? shownFacets(element)[0])?.key
 }
 
@@ -179,7 +183,7 @@ function Entry({ spot, selection, element, trace, words }: EntryProps) {
         <ReadingLine
           reading={reading}
           on={judged === color?.facet ? 'On its ground' : `${judged?.label} on it`}
-          where={onStage && whereWords(onStage)}
+          where={whereWords(reading, onStage)}
         />
       )}
       {element && judged && (
@@ -205,17 +209,29 @@ function Entry({ spot, selection, element, trace, words }: EntryProps) {
   )
 }
 
-const WINDOWS = { desktop: 'a desktop', tablet: 'a tablet', phone: 'a phone' } as const
+const WINDOWS = {
+  wide: 'a desktop',
+  tablet: 'a tablet',
+  phone: 'a phone',
+} as const
 
-const whereWords = ({ standing, unseen }: OnStage) =>
-  unseen
+/** Where a reading is from, where that is not the same everywhere. */
+function whereWords(
+  { window }: NonNullable<ReturnType<typeof readingOf>>,
+  onStage: OnStage | undefined,
+): string | undefined {
+  const shown = onStage?.standing.below ?? 'wide'
+  if (window && (!onStage || window !== shown)) return `On ${WINDOWS[window]}, the worst of all.`
+  if (!onStage) return undefined
+  return onStage.unseen
     ? 'The picture is not there to be looked at: this is against the colour under it.'
-    : `At the worst point of where it stands, on ${WINDOWS[standing.below ?? 'desktop']}.`
+    : `At the worst point of where it stands, on ${WINDOWS[shown]}.`
+}
 
 interface ReadingLineProps {
   readonly reading: NonNullable<ReturnType<typeof readingOf>>
   readonly on: string
-  /** Where it was measured, in words, if what lies under it is not the same everywhere. */
+  /** Where it was measured, in words, where it is not the same everywhere. */
   readonly where?: string
 }
 
