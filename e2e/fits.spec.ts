@@ -63,16 +63,29 @@ test('nor is what opens inside of a view: the parts of Looks, the specimen, ways
   await fitsAtEverySize(page, 'a slot')
 })
 
-test('nor is a page of many kept studies', async ({ page, request }) => {
+test('nor is a site of a long name with a dark edition, many kept studies and another window', async ({
+  page,
+  request,
+}) => {
   const { revision: base } = await (await request.get(`/api${tern}`)).json()
   const colors = ['#102030', '#e0d0c0'].map((value) => ({ value }))
-  const edits = ['Harbour', 'A study with quite a long name', 'Third', 'Fourth'].map((name, i) => ({
-    clientId: crypto.randomUUID(),
-    edit: { type: 'keepStudy', study: { id: `kept-${i}`, name, colors } },
-  }))
-  const saved = await request.post(`/api${tern}/edits`, { data: { base, edits } })
+  const name = 'Tern & Thistle, bookbinders by the old harbour'
+  const rename = { clientId: crypto.randomUUID(), edit: { type: 'renameSite', name } }
+  const studies = ['Harbour', 'A study with quite a long name', 'Third', 'Fourth'].map(
+    (name, i) => ({
+      clientId: crypto.randomUUID(),
+      edit: { type: 'keepStudy', study: { id: `kept-${i}`, name, colors } },
+    }),
+  )
+  const saved = await request.post(`/api${tern}/edits`, {
+    data: { base, edits: [...studies, rename] },
+  })
   expect(saved.ok(), await saved.text()).toBe(true)
+  await openView(page, '/themes')
+  await page.getByLabel('Dark edition').selectOption({ label: 'Dark by a switch' })
+  await openView(await page.context().newPage(), '')
   await openView(page, '')
+  await expect(page.getByRole('button', { name: /other windows? on this site$/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /^Harbour/ })).toBeVisible()
   await fitsAtEverySize(page, 'four studies')
 })

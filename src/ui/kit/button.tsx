@@ -42,7 +42,7 @@ export function IconButton(props: IconButtonProps) {
       aria-label={label}
       title={told ? `${label}\n${told}` : label}
       aria-description={told}
-      className={`inline-flex size-8 items-center justify-center rounded-md border border-transparent text-ink hover:bg-hover disabled:cursor-not-allowed disabled:opacity-35 aria-pressed:border-edge-strong aria-pressed:bg-hover ${className}`}
+      className={`inline-flex size-8 shrink-0 items-center justify-center rounded-md border border-transparent text-ink hover:bg-hover disabled:cursor-not-allowed disabled:opacity-35 aria-pressed:border-edge-strong aria-pressed:bg-hover ${className}`}
       {...rest}
     />
   )

@@ -62,10 +62,12 @@ export function PageMenu() {
         trigger={
           <button
             type="button"
-            className="flex h-8 max-w-56 items-center gap-1 rounded-md px-2 text-soft hover:bg-hover"
+            className="flex h-8 max-w-56 min-w-16 items-center gap-1 rounded-md px-2 text-soft hover:bg-hover"
           >
             <span className="sr-only">Page: </span>
-            <span className="truncate">{title}</span>
+            <span className="min-w-0 truncate" title={title}>
+              {title}
+            </span>
             <ChevronDown size={14} className="shrink-0" />
           </button>
         }

@@ -66,19 +66,19 @@ export function TopBar({ onHelp, onFind }: TopBarProps) {
     <header className="flex h-11 shrink-0 items-center gap-1 border-b border-edge bg-panel px-3 max-[1100px]:gap-0.5 max-[1100px]:px-2">
       <Link
         href="/"
-        className="mr-1 rounded px-1 text-[14px] font-bold whitespace-nowrap"
-        title="All sites"
+        className="mr-1 min-w-12 truncate rounded px-1 text-[14px] font-bold"
+        title={`${name}: back to all sites`}
       >
         {name}
       </Link>
       <PageMenu />
-      <nav aria-label="Views" className="ml-3 flex h-full">
+      <nav aria-label="Views" className="ml-3 flex h-full shrink-0 max-[1100px]:ml-1">
         {VIEWS.map(([suffix, label]) => (
           <Link
             key={suffix}
             href={`${base}${suffix}`}
             aria-current={isWithin(view, suffix) ? 'page' : undefined}
-            className="flex h-full items-center border-b-2 border-transparent px-3 text-soft max-[1100px]:px-2 hover:text-ink aria-[current=page]:border-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+            className="flex h-full items-center border-b-2 border-transparent px-3 whitespace-nowrap text-soft max-[1100px]:px-1.5 hover:text-ink aria-[current=page]:border-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink"
           >
             {label}
             {suffix === '/sweep' && <LeftMark />}
@@ -168,7 +168,11 @@ function Widths() {
   const editor = useEditor()
   const width = useEditorState((state) => state.width)
   return (
-    <div role="group" aria-label="Width of the page" className="mr-2 flex">
+    <div
+      role="group"
+      aria-label="Width of the page"
+      className="mr-2 flex shrink-0 max-[1100px]:mr-0"
+    >
       {DEVICES.map(([device, label, Icon]) => (
         <IconButton
           key={device}
@@ -189,13 +193,20 @@ const SAVE_WORDS = {
   waiting: 'Not stored yet, trying again …',
 } as const
 
+/** In a narrow bar only what is not well is seen; screen readers are told all. */
+const SAVE_LOOKS = {
+  saved: 'text-soft max-[1100px]:sr-only',
+  saving: 'text-soft max-[1100px]:sr-only',
+  waiting: 'rounded border border-dashed border-ink px-1.5 py-0.5 font-semibold',
+} as const
+
 function SaveMark() {
   const saveState = useEditorState((state) => state.saveState)
   return (
     <span
       role="status"
       data-save={saveState}
-      className={`mx-2 text-xs whitespace-nowrap ${saveState === 'waiting' ? 'rounded border border-dashed border-ink px-1.5 py-0.5 font-semibold' : 'text-soft'}`}
+      className={`mx-2 shrink-0 text-xs whitespace-nowrap max-[1100px]:mx-1 ${SAVE_LOOKS[saveState]}`}
     >
       {SAVE_WORDS[saveState]}
     </span>
