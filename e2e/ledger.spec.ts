@@ -196,7 +196,7 @@ test('the whole site takes other shapes and another pair of typefaces, seen whil
   request,
 }) => {
   await openView(page, '/looks')
-  const specimen = page.frameLocator('iframe[title="The specimen"]')
+  const specimen = page.frameLocator('iframe[title="The open page"]')
   const family = () =>
     specimen
       .locator('.heading')

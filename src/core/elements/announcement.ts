@@ -24,7 +24,7 @@ export const announcement = defineKind({
     tag('p', { ...around.root, ...around.words('runs') }, writeRuns(runs, around)),
   samples: () => [
     {
-      content: { runs: [{ text: 'The shop is closed on Friday. ' }, { text: 'Why?', href: '#' }] },
+      content: { runs: [{ text: 'We are closed on Friday. ' }, { text: 'Why?', href: '#' }] },
     },
   ],
   title: ({ runs }) => plainText(runs),

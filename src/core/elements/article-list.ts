@@ -111,7 +111,7 @@ export const articleList = defineKind({
   samples: () => [
     {
       content: {
-        items: [{ title: 'On paste', text: 'What holds a book.', when: 'May', href: '#' }],
+        items: [{ title: 'A note', text: 'Its first sentence.', when: 'May', href: '#' }],
       },
     },
   ],

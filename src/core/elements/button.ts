@@ -58,7 +58,7 @@ function button(
 export const mainButton = button(
   'mainButton',
   'Main button',
-  'Book a place',
+  'Get in touch',
   `
 .main-button, .quiet-button {
   display: inline-block; margin: 0; cursor: pointer; width: fit-content;
@@ -86,7 +86,7 @@ export const mainButton = button(
   ],
 )
 
-export const quietButton = button('quietButton', 'Quiet button', 'See the papers', '', [
+export const quietButton = button('quietButton', 'Quiet button', 'Find out more', '', [
   { key: 'fill', label: 'Fill', paints: 'fill', role: 'quietFill', hover: 'quietHoverFill' },
   {
     key: 'label',

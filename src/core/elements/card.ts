@@ -36,7 +36,7 @@ export const card = defineKind({
           kind: 'paragraph',
           content: { runs: [{ text: 'Words and ' }, { text: 'a link', href: '#' }] },
         },
-        { kind: 'quietButton', content: { label: 'Reserve' } },
+        { kind: 'quietButton', content: { label: 'Find out more' } },
       ],
     },
   ],

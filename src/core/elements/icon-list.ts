@@ -54,8 +54,8 @@ export const iconList = defineKind({
     {
       content: {
         items: [
-          { icon: 'leaf', text: 'Paper from rags' },
-          { icon: 'needle', text: 'Sewn by hand' },
+          { icon: 'leaf', text: 'One good thing' },
+          { icon: 'needle', text: 'Another good thing' },
         ],
       },
     },

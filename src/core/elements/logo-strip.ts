@@ -47,7 +47,7 @@ export const logoStrip = defineKind({
   fresh: {
     items: [
       { name: 'First & Daughters', asset: '' },
-      { name: 'Harbour Guild', asset: '' },
+      { name: 'A partner', asset: '' },
       { name: 'The Third', asset: '' },
       { name: 'Fourth Street', asset: '' },
     ],
@@ -76,6 +76,6 @@ export const logoStrip = defineKind({
         })
         .join(''),
     ),
-  samples: () => [{ content: { items: [{ name: 'Harbour Guild', asset: '' }] } }],
+  samples: () => [{ content: { items: [{ name: 'A partner', asset: '' }] } }],
   title: ({ items }) => items.map(({ name }) => name).join(', ') || 'no name',
 })

@@ -61,6 +61,6 @@ export const mapStandIn = defineKind({
             tag('p', { class: 'map-address', ...words('address') }, escapeHtml(address)),
         ),
     ),
-  samples: () => [{ content: { label: 'The bindery', address: '7 Chandler’s Row' } }],
+  samples: () => [{ content: { label: 'Where we are', address: '7 Example Street' } }],
   title: ({ label }) => label,
 })

@@ -73,8 +73,8 @@ export const navigation = defineKind({
     {
       content: {
         items: [
-          { label: 'Workshops', href: '#' },
-          { label: 'Shop', href: '#' },
+          { label: 'First page', href: '#' },
+          { label: 'Second page', href: '#' },
         ],
       },
     },

@@ -83,6 +83,6 @@ export const numbers = defineKind({
         )
         .join(''),
     ),
-  samples: () => [{ content: { items: [{ figure: '1,240', text: 'books sewn' }] } }],
+  samples: () => [{ content: { items: [{ figure: '1,240', text: 'so far' }] } }],
   title: ({ items }) => items.map(({ figure }) => figure).join(', ') || 'no number',
 })

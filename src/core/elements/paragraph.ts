@@ -59,9 +59,9 @@ export const paragraph = defineKind({
     {
       content: {
         runs: [
-          { text: 'Sewn notebooks, marbled papers and ' },
-          { text: 'weekend workshops', href: '#' },
-          { text: ' for people who like to make things that last.' },
+          { text: 'Words as they run on a page, with ' },
+          { text: 'a link', href: '#' },
+          { text: ' among them and a line that goes on long enough to break.' },
         ],
       },
     },

@@ -75,7 +75,9 @@ export const questions = defineKind({
         .join(''),
     ),
   samples: () => [
-    { content: { items: [{ question: 'Do you send abroad?', answer: 'Yes, by ship and slow.' }] } },
+    {
+      content: { items: [{ question: 'What do people ask?', answer: 'What they want to know.' }] },
+    },
   ],
   title: ({ items }) => items[0]?.question ?? 'no question',
 })

@@ -57,7 +57,12 @@ export const quote = defineKind({
         tag('p', { class: 'quote-source', ...around.words('source') }, escapeHtml(source)),
     ),
   samples: () => [
-    { content: { runs: [{ text: 'It opens flat, and stays so.' }], source: 'Mabel Orrin' } },
+    {
+      content: {
+        runs: [{ text: 'They did what they had said, and a little more.' }],
+        source: 'Mabel Orrin',
+      },
+    },
   ],
   title: ({ runs }) => plainText(runs),
 })

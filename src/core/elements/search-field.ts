@@ -101,6 +101,6 @@ export const searchField = defineKind({
           escapeHtml(button),
         ),
     ),
-  samples: () => [{ content: { label: 'Search', hint: 'Paper, thread …', button: 'Find' } }],
+  samples: () => [{ content: { label: 'Search', hint: 'Any word …', button: 'Find' } }],
   title: ({ label }) => label,
 })

@@ -93,7 +93,7 @@ export const sideNavigation = defineKind({
   samples: () => [
     {
       content: {
-        title: 'Papers',
+        title: 'On this site',
         items: [
           { label: 'Marbled', href: sampleHere },
           { label: 'Plain', href: '#' },

@@ -89,6 +89,6 @@ export const steps = defineKind({
         )
         .join(''),
     ),
-  samples: () => [{ content: { items: [{ title: 'Fold', text: 'Sixteen pages at a time.' }] } }],
+  samples: () => [{ content: { items: [{ title: 'First', text: 'What is done first.' }] } }],
   title: ({ items }) => items.map(({ title }) => title).join(', ') || 'no step',
 })

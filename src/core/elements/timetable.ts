@@ -87,7 +87,7 @@ export const timetable = defineKind({
         .join(''),
     ),
   samples: () => [
-    { content: { items: [{ when: '10 to 12', what: 'Folding', more: 'bring an apron' }] } },
+    { content: { items: [{ when: '10 to 12', what: 'What is on', more: 'and what to bring' }] } },
   ],
   title: ({ items }) => items.map(({ when }) => when).join(', ') || 'no time',
 })

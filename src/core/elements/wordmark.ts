@@ -44,6 +44,6 @@ export const wordmark = defineKind({
       image + tag('span', words('name'), escapeHtml(name)),
     )
   },
-  samples: () => [{ content: { name: 'Tern & Thistle', href: '#' } }],
+  samples: () => [{ content: { name: 'Your name here', href: '#' } }],
   title: ({ name }) => name,
 })

@@ -1,3 +1,4 @@
+export { leavesOf } from './leaves'
 export { spotSorts, type SpotSort } from './spot'
 export { spotsIn } from './spots'
 export {

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import { applyEdit, type Edit } from '@/core/edit'
-import { themesInOrder } from '@/core/site'
+import { themesInOrder, type Themes } from '@/core/site'
 import type { Settings } from '@/core/traits'
 import { useEditor, useEditorState, type LooksPane } from '../editor'
 import { Segments, SelectField } from '../kit'
@@ -27,14 +27,24 @@ const PANES = [
 ] as const satisfies ReadonlyArray<readonly [LooksPane, string]>
 
 /** What stands beside the panel, in words. */
-function told(pane: LooksPane, { trial }: Trying): string {
+function told(pane: LooksPane, shown: string, { trial }: Trying): string {
   if (pane === 'styles') return 'Every element style by its name'
   if (pane === 'css') return 'This page, before and after what is typed'
+  if (pane !== 'liveries' && shown === PAGE) return 'The open page, all of it'
   if (pane !== 'liveries') return 'Every kind of element, as it looks in this theme'
   return trial ? `Now, and in ${trial.entry.name}` : 'This page as it is'
 }
 
 const WIDTHS = { wide: 1000, phone: 390 } as const
+
+/** Stands for the open page among the themes. */
+const PAGE = 'page '
+
+/** What is shown of all that could be: what is there no more gives way to the first. */
+function shownOf(pane: LooksPane, wanted: string, { order, byId }: Themes): string {
+  const isThere = wanted === 'all' || wanted in byId || (wanted === PAGE && pane !== 'styles')
+  return isThere ? wanted : order[0]!
+}
 
 /** Brings the setting that one goes to into view, with the focus on what edits it. */
 function useShownSetting(pane: LooksPane) {
@@ -95,8 +105,9 @@ function useTriedCss() {
 }
 
 interface BarProps {
-  /** The theme of the specimen, where one is shown. */
+  /** The theme of the specimen, or the open page, where one can be chosen. */
   readonly theme: string | undefined
+  readonly offersPage: boolean
   readonly onTheme: (theme: string) => void
   readonly width: keyof typeof WIDTHS
   readonly onWidth: (width: keyof typeof WIDTHS) => void
@@ -104,12 +115,13 @@ interface BarProps {
 }
 
 /** Over what is shown: in which theme, how wide, and what it is. */
-function Bar({ theme, onTheme, width, onWidth, told: words }: BarProps) {
+function Bar({ theme, offersPage, onTheme, width, onWidth, told: words }: BarProps) {
   const themes = useEditorState((state) => state.docs.frame.themes)
   return (
     <div className="flex items-center gap-3 border-b border-edge bg-panel px-4 py-2">
       {theme !== undefined && (
-        <SelectField label="Theme of the specimen" hideLabel value={theme} onChange={onTheme}>
+        <SelectField label="What is shown" hideLabel value={theme} onChange={onTheme}>
+          {offersPage && <option value={PAGE}>The open page</option>}
           <option value="all">All themes</option>
           {themesInOrder(themes).map(({ id, name }) => (
             <option key={id} value={id}>
@@ -139,14 +151,13 @@ export function LooksView() {
   const pane = useEditorState((state) => state.looksPane)
   const setPane = (looksPane: LooksPane) => editor.show({ looksPane })
   const panel = useShownSetting(pane)
-  const [theme, setTheme] = useState<string>(themes.order[0]!)
+  const [theme, setTheme] = useState<string>(PAGE)
   const trying = useLivery()
   const { withCss, setTried } = useTriedCss()
   const { open, handlers } = useSettings()
   const showsPage = pane === 'liveries' || pane === 'css'
   const [width, setWidth] = useState<keyof typeof WIDTHS>('wide')
-  const isThere = theme === 'all' || themes.byId[theme as never]
-  const shown = isThere ? theme : themes.order[0]!
+  const shown = shownOf(pane, theme, themes)
   return (
     <div
       className={`grid h-full ${pane === 'css' ? 'grid-cols-[520px_minmax(0,1fr)]' : 'grid-cols-[320px_minmax(0,1fr)]'}`}
@@ -166,10 +177,11 @@ export function LooksView() {
       <div className="flex min-h-0 min-w-0 flex-col bg-well">
         <Bar
           theme={showsPage ? undefined : shown}
+          offersPage={pane !== 'styles'}
           onTheme={setTheme}
           width={width}
           onWidth={setWidth}
-          told={told(pane, trying)}
+          told={told(pane, shown, trying)}
         />
         <div className="min-h-0 flex-1">
           {showsPage ? (
@@ -179,7 +191,7 @@ export function LooksView() {
             />
           ) : (
             <LooksStage
-              shows={pane === 'styles' ? 'styles' : 'kinds'}
+              shows={pane === 'styles' ? 'styles' : shown === PAGE ? 'page' : 'kinds'}
               theme={shown}
               width={WIDTHS[width]}
               onOpen={open}

@@ -7,6 +7,7 @@ import {
   type PageId,
   type Theme,
 } from '@/core/site'
+import type { InOwnWords } from '../themes'
 
 /** The id of the page that shows element styles and nothing else. */
 export const stylesPageId = 'styles' as PageId
@@ -23,7 +24,7 @@ interface Shown {
 const isOfElements = (kind: StyledKind): kind is KindId => kind !== 'section' && kind !== 'link'
 
 /** What each style is drawn on: the first sample of its kind that the style is for. */
-function shownStyles(frame: Frame, theme: string): Shown[] {
+function shownStyles(frame: Frame, theme: string, ownWords: InOwnWords): Shown[] {
   const given = Object.values(frame.styles).filter(({ id }) => !baseStyle(id))
   const bases = baseStyles.flatMap((base) => {
     if (!isOfElements(base.kind)) return []
@@ -32,7 +33,7 @@ function shownStyles(frame: Frame, theme: string): Shown[] {
     const content = own?.content ?? baseContent(base.kind, base.id, samples[0]?.content)
     return content === undefined
       ? []
-      : [{ id: base.id, name: base.label, kind: base.kind, content }]
+      : [{ id: base.id, name: base.label, kind: base.kind, content: ownWords(base.kind, content) }]
   })
   return bases.flatMap((base) => {
     const first = bases.find(({ kind }) => kind === base.kind) === base
@@ -57,10 +58,10 @@ function baseContent(kind: KindId, base: string, sample: unknown): unknown {
   return sample
 }
 
-/** A page with every element style by its name, in each of the themes. */
-export function stylesPage(frame: Frame, themes: readonly Theme[]): Page {
+/** A page with every element style by its name, in each of the themes and in the site's own words. */
+export function stylesPage(frame: Frame, themes: readonly Theme[], own: InOwnWords): Page {
   const sections = themes.map((theme, i) => {
-    const elements = shownStyles(frame, theme.name).flatMap((each, n) => {
+    const elements = shownStyles(frame, theme.name, own).flatMap((each, n) => {
       const id = `t${i}-${n}`
       const label = { runs: [{ text: `${each.name}` }] }
       return [

@@ -5,7 +5,7 @@ import { cellOfSelection, nextCell, specimenGrid } from './specimen-cells'
 import { specimenDocs, specimenId, specimenPage } from './specimen-page'
 
 const docs = specimenDocs(
-  { frame: ternFrame, fonts: {} },
+  { frame: ternFrame, fonts: {}, pictures: {} },
   specimenPage(themesInOrder(ternFrame.themes)),
 )
 const [paper, mist] = ternFrame.themes.order as unknown as [ThemeId, ThemeId]

@@ -11,6 +11,7 @@ import { cornerOf } from './sheet-choice'
 import { focusCell, showCell } from './sheet-place'
 import { boxesOfCells, cellOfSelection, nextCell, specimenGrid } from './specimen-cells'
 import { specimenDocs, specimenId, specimenPage } from './specimen-page'
+import { useOwnWords } from './use-own-words'
 import { freeze, specimenStates, type SpecimenState } from './specimen-states'
 
 const STATES = Object.entries(specimenStates) as Array<[SpecimenState, string]>
@@ -96,10 +97,15 @@ export function Specimen({ frame, onGo }: SpecimenProps) {
   const themes = themesInOrder(frame.themes)
   const shown = themes.filter(({ id }) => wanted === 'all' || wanted === id)
   const names = shown.map(({ id, name }) => `${id} ${name}`).join('\n')
-  // The page changes with the names of the themes alone; their colours come by the stylesheet.
-  const page = useMemo(() => specimenPage(shown), [names]) // eslint-disable-line react-hooks/exhaustive-deps
+  const own = useOwnWords()
+  // The page changes with the names of the themes and the words; colours come by the stylesheet.
+  const page = useMemo(() => specimenPage(shown, own), [names, own]) // eslint-disable-line react-hooks/exhaustive-deps
   const fonts = useEditorState((state) => state.docs.fonts)
-  const docs = useMemo(() => specimenDocs({ frame, fonts }, page), [frame, fonts, page])
+  const pictures = useEditorState((state) => state.docs.pictures)
+  const docs = useMemo(
+    () => specimenDocs({ frame, fonts, pictures }, page),
+    [frame, fonts, pictures, page],
+  )
   const width = shown.length * SIDE_WIDTH
   const side = wanted === 'all'
   const scale = side ? SIDE_SCALE : 1
