@@ -65,8 +65,10 @@ test('a link in text stays in it: where the site’s words have none, their last
     { text: 'We hire out boats by ' },
     { text: 'the hour', href: '#' },
   ])
-  expect(shown([{ text: 'Boats' }]).runs).toEqual([{ text: 'Boats', href: '#' }])
-  const linked = [{ text: 'See ' }, { text: 'our boats', href: 'page:x' }]
+  // Too short to show text, or nothing but a link: the sample's own words stay.
+  expect(shown([{ text: 'Boats' }]).runs).toEqual(sample.runs)
+  expect(shown([{ text: 'All our boats and oars', href: '#' }]).runs).toEqual(sample.runs)
+  const linked = [{ text: 'On calm days see ' }, { text: 'our boats', href: 'page:x' }]
   expect(shown(linked).runs).toEqual(linked)
 })
 

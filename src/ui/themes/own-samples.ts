@@ -52,6 +52,13 @@ function isAlike(kind: KindId, content: Content, sample: Content): boolean {
 
 const hasLink = (runs: Runs) => runs.some(({ href }) => href !== undefined)
 
+/** Characters beside links from which on words show how text looks, not links alone. */
+const RUNNING = 12
+
+const runsOn = (runs: Runs) =>
+  runs.filter(({ href }) => href === undefined).reduce((all, { text }) => all + text.trim(), '')
+    .length >= RUNNING
+
 /** Words with a link in them: one of their own, else their last ones. */
 function withLink(runs: Runs): Runs {
   if (hasLink(runs)) return runs
@@ -93,7 +100,8 @@ export function inOwnWords(docs: Pick<SiteDocs, 'frame' | 'pages' | 'pictures'>)
         covers(content, sample),
     )
     const linked = runs && hasLink(runs)
-    const own = (linked && fitting.find((content) => hasLink(content.runs as Runs))) || fitting[0]
+    const running = linked ? fitting.filter((each) => runsOn(each.runs as Runs)) : fitting
+    const own = (linked && running.find((each) => hasLink(each.runs as Runs))) || running[0]
     if (!own) return cut(sample, picture)
     const content = linked ? { ...own, runs: withLink(own.runs as Runs) } : own
     const shown = cut(content, picture)
