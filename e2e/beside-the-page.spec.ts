@@ -6,6 +6,7 @@ import {
   leavesTheSiteAsItWas,
   openPaint,
   stageFrame,
+  tern,
   undo,
 } from './editor'
 
@@ -67,22 +68,49 @@ test('a loose colour begins at the colour that is seen', async ({ page }) => {
   await expect(trace.getByLabel('Colour, in any notation', { exact: true })).toHaveValue(/#d65a2a/i)
 })
 
-test('a message covers neither slots nor menu of the tray, and can be closed', async ({ page }) => {
+test('a message has a line of its own, covers nothing of the view, and can be closed', async ({
+  page,
+}) => {
   await openPaint(page)
   await page.getByRole('button', { name: 'Brighter …' }).click()
   await page.getByRole('button', { name: 'More vivid' }).click()
   await page.getByRole('button', { name: /^Apply to/ }).click()
   const message = page.locator('[data-sonner-toast]').filter({ hasText: 'More vivid applied' })
   await expect(message).toBeVisible()
-  const tray = (await page.getByRole('region', { name: 'Palette' }).boundingBox())!
-  await expect
-    .poll(async () => {
-      const box = (await message.boundingBox())!
-      return box.y + box.height <= tray.y
-    })
-    .toBe(true)
+  const view = (await page.getByRole('main').boundingBox())!
+  const box = (await message.boundingBox())!
+  expect(box.y).toBeGreaterThanOrEqual(view.y + view.height)
+  expect(box.y + box.height).toBeLessThanOrEqual(800)
   await message.getByRole('button', { name: /close/i }).click()
   await expect(message).toHaveCount(0)
   await isSaved(page)
   await undo(page)
+})
+
+test('a click on a form opens what was clicked: a field, its label', async ({ page }) => {
+  await openPaint(page, `${tern}?page=contact`)
+  const trace = page.getByTestId('trace')
+  const opened = trace.locator('[aria-expanded=true]', { hasText: /Field ground|Labels/ })
+  await clickOnStage(page, '.form .field')
+  await expect(opened).toHaveText(/Field ground/)
+  await clickOnStage(page, '.form .field-label > span')
+  await expect(opened).toHaveText(/Labels/)
+})
+
+test('a slot that is renamed offers to rename the theme that is named after it', async ({
+  page,
+}) => {
+  await openPaint(page)
+  await page.locator('[data-slot="brand"]').click()
+  const name = page.getByRole('dialog', { name: /^Slot/ }).getByLabel('Name', { exact: true })
+  await name.fill('Sea')
+  await name.press('Enter')
+  await page.getByRole('button', { name: 'Rename to On Sea' }).click()
+  await isSaved(page)
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('button', { name: /^The bench On Sea/ })).toBeVisible()
+  await undo(page)
+  await expect(page.getByRole('button', { name: /^The bench On Brand/ })).toBeVisible()
+  await undo(page)
+  await expect(page.locator('[data-slot="brand"]')).toContainText('Brand')
 })

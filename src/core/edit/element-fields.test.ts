@@ -93,6 +93,7 @@ test.each(withFresh)(
         asset: () => undefined,
         room: 1080,
         isFirst: true,
+        within: 'band',
         link: (href) => href,
         isCurrent: () => false,
         isEdited: true,

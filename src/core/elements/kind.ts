@@ -70,6 +70,8 @@ export interface Surroundings {
   readonly room: number
   /** Whether it stands on the first screen of the page. */
   readonly isFirst: boolean
+  /** What it stands in. */
+  readonly within: 'header' | 'band' | 'footer'
   readonly link: (href: string) => string
   readonly isCurrent: (href: string) => boolean
   /** Whether it is written for those who edit it: all of it can be seen then. */

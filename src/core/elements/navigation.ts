@@ -4,6 +4,13 @@ import { asText, features, moving } from './feature'
 import { defineKind } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 
+/** What people who hear a page are told that links are: one list among several needs a name of its own. */
+const NAMES = {
+  header: 'Main navigation',
+  band: 'More links',
+  footer: 'Links at the foot of the page',
+} as const
+
 export const navigation = defineKind({
   kind: 'navigation',
   label: 'Navigation',
@@ -46,13 +53,13 @@ export const navigation = defineKind({
 .navigation-link { border-bottom: 0 solid; padding: 0.25rem 0 0.15rem; width: fit-content; }
 .navigation-link[aria-current] { border-bottom-width: 2px; }
 .navigation.upright .navigation-link[aria-current] { border-bottom-width: 0; }`,
-  html: ({ items, upright }, { root, link, isCurrent, words }) =>
+  html: ({ items, upright }, { root, within, link, isCurrent, words }) =>
     tag(
       'nav',
       {
         ...root,
         class: upright ? `${root.class} upright` : root.class,
-        'aria-label': items[0]?.label,
+        'aria-label': NAMES[within],
       },
       items
         .map(({ label, href }, i) =>

@@ -73,7 +73,7 @@ export const sideNavigation = defineKind({
   html: ({ title, items }, { root, words, link, isCurrent }) =>
     tag(
       'nav',
-      { ...root, 'aria-label': title || items[0]?.label },
+      { ...root, 'aria-label': title || 'More pages' },
       tag('p', { class: 'side-title', ...words('title') }, escapeHtml(title)) +
         items
           .map(({ label, href }, i) =>

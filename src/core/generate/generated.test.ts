@@ -2,7 +2,7 @@ import { ternFrame } from '@demo/tern/frame'
 import { failingRoles } from '../resolve'
 import { frameSchema, themesInOrder } from '../site'
 import { palette, paletteOf, solid } from './frames.fixture'
-import { completeTheme, explainRole, generateThemes } from './generated'
+import { completeTheme, explainRole, generateThemes, themesNamedAfter } from './generated'
 
 describe('generated themes', () => {
   const made = generateThemes(solid(palette))
@@ -51,4 +51,18 @@ describe('generated themes', () => {
     expect(made).toMatchObject({ name: 'On Ink 2', hand: ['ground', 'buttonLabel'], roles })
     expect(failingRoles(palette, [made])).toEqual([])
   })
+})
+
+test('themes named after a slot are found by their names, with those that would follow', () => {
+  const named = (...names: string[]) => {
+    const byId = Object.fromEntries(names.map((name, i) => [`t${i}`, { id: `t${i}`, name }]))
+    return themesNamedAfter({ order: Object.keys(byId), byId } as never, 'Brand', 'Sea').map(
+      ({ theme, name }) => `${theme.name} → ${name}`,
+    )
+  }
+  expect(named('On Brand', 'On pale Brand', 'On Brand 2', 'On Brandy', 'Brand', 'On Ink')).toEqual([
+    'On Brand → On Sea',
+    'On pale Brand → On pale Sea',
+    'On Brand 2 → On Sea 2',
+  ])
 })

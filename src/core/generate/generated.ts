@@ -8,11 +8,13 @@ import {
   isBound,
   slotName,
   slotsInOrder,
+  themesInOrder,
   themeId,
   type ColorDecision,
   type Palette,
   type Theme,
   type ThemeRoles,
+  type Themes,
 } from '../site'
 import {
   groundKind,
@@ -40,13 +42,34 @@ export function paletteColors(palette: Palette): PaletteColor[] {
 /** Chroma (OKLCH) below which nobody would call a colour vivid. Common practice, no source. */
 const VIVID = 0.07
 
+/** What a generated theme is named where a shade of a slot is its ground. */
+const TONES = ['pale', 'dark', 'vivid', 'deeper', 'paler'] as const
+
+/** A theme that is named as those are that are generated on a slot, with the name that follows a new one of the slot. */
+export interface NamedAfter {
+  readonly theme: Theme
+  readonly name: string
+}
+
+/** The themes that bear the name of a slot as generated ones do; what would be longer than a name may be is cut. */
+export function themesNamedAfter(themes: Themes, before: string, after: string): NamedAfter[] {
+  const start = new RegExp(`^On (?:(?:${TONES.join('|')}) )?`)
+  return themesInOrder(themes).flatMap((theme) => {
+    const tone = start.exec(theme.name)?.[0] ?? ''
+    const rest = theme.name.slice(tone.length)
+    const number = rest.slice(before.length)
+    const isNamed = tone && rest.startsWith(before) && /^( \d+)?$/.test(number)
+    return isNamed ? [{ theme, name: `${tone}${after}${number}`.slice(0, 60) }] : []
+  })
+}
+
 /** “On Paper”; where a shade stands in for a ground, “On pale Slate”. */
 function themeName(palette: Palette, ground: ColorDecision): string {
   const kind = groundKind(decisionColor(palette, ground))
   const slot = isBound(ground) ? slotName(palette, ground.slot) : ground.value
   if (!isBound(ground) || !ground.shade) return `On ${slot}`.slice(0, 60)
   const isMuted = kind === 'vivid' && toOklch(decisionColor(palette, ground)).c < VIVID
-  const deeper = (ground.shade.lightness ?? 0) < 0 ? 'deeper' : 'paler'
+  const deeper: (typeof TONES)[number] = (ground.shade.lightness ?? 0) < 0 ? 'deeper' : 'paler'
   return `On ${isMuted ? deeper : kind} ${slot}`.slice(0, 60)
 }
 

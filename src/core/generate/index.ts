@@ -9,6 +9,7 @@ export {
   generateThemeOn,
   generateThemes,
   paletteColors,
+  themesNamedAfter,
 } from './generated'
 export {
   afterChanges,

@@ -32,10 +32,11 @@ interface Around {
   readonly where: Whereabouts
   readonly room: number
   readonly isFirst: boolean
+  readonly within: Section['kind']
 }
 
 function writeElement(element: SiteElement, around: Around): string {
-  const { page, where, room, isFirst } = around
+  const { page, where, room, isFirst, within } = around
   const root: Record<string, string> = {
     class: [kindClass(element.kind), element.style ? `style-${element.style}` : '']
       .filter(Boolean)
@@ -51,6 +52,7 @@ function writeElement(element: SiteElement, around: Around): string {
     },
     room,
     isFirst,
+    within,
     link: where.link,
     isCurrent: (href) => href === `page:${page}`,
     isEdited: !!where.marksWords,
@@ -76,7 +78,7 @@ function writeSection(spot: Spot, page: PageId, where: Whereabouts, isFirst: boo
   const inner = tag(
     'div',
     { class: `inner ${section.layout}${section.centered ? ' center' : ''}` },
-    writeElements(section.children, { body, page, where, room, isFirst }),
+    writeElements(section.children, { body, page, where, room, isFirst, within: section.kind }),
   )
   const hasSwitch = section.kind === 'footer' && docs.frame.edition === 'switch'
   const kind = section.kind === 'band' ? '' : ` ${section.kind}${liesOver(spot) ? ' over' : ''}`

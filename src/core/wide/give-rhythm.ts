@@ -66,9 +66,11 @@ export const giveRhythm = defineWide({
     const page = kind === 'page' ? (read() as Page | undefined) : undefined
     if (!page) return nothing
     const { sections } = page.body
+    let count = 0
     const changes = [...(rhythms.get(id as PageId) ?? [])].flatMap(([section, theme]): Change[] => {
       const found = sections[section]
       if (!found || (found.theme === theme && !found.blend)) return []
+      count += 1
       const at = ['body', 'sections', section]
       const change = { path: [...at, 'theme'], from: found.theme, to: theme }
       return [
@@ -76,7 +78,7 @@ export const giveRhythm = defineWide({
         ...(found.blend ? [{ path: [...at, 'blend'], from: true }] : []),
       ]
     })
-    return { changes, count: changes.length }
+    return { changes, count }
   },
   describe: (_ready, count) => `Rhythm given to ${many(count, 'section')}`,
 })

@@ -5,6 +5,7 @@ import { colorOf } from '@/core/color'
 import { slotsInOrder, type Slot } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
 import { IconButton } from '../kit'
+import { renameSlot } from './rename-slot'
 import { loadNames } from './color-names'
 
 /** Names a slot after its colour: the nearest of a list of names that no other slot has. */
@@ -20,7 +21,7 @@ export function NameByColor({ slot }: { readonly slot: Slot }) {
       color,
       others.map((each) => each.name),
     )
-    editor.carryOut({ type: 'renameSlot', slot: slot.id, name: found.slice(0, 60) })
+    renameSlot(editor, slot, found.slice(0, 60))
   }
   return (
     <IconButton label="Name it after its colour" disabled={!color} onClick={() => void name()}>

@@ -8,6 +8,7 @@ import { useEditor, useEditorState } from '../editor'
 import { TextField } from '../kit'
 import { slotPainter, stageStore, unpaintSlot } from '../stage'
 import { ColorEditor } from './later-editor'
+import { renameSlot } from './rename-slot'
 import { NameByColor } from './name-by-color'
 import { readsOnOf } from './reads-on'
 import { useResting } from './use-resting'
@@ -43,7 +44,7 @@ export function SlotEditor({ slot }: { readonly slot: Slot }) {
   const rename = (typed: string) => {
     const read = readName(typed)
     if (!read.ok) return read.wrong
-    editor.carryOut({ type: 'renameSlot', slot: slot.id, name: read.name })
+    renameSlot(editor, slot, read.name)
     return undefined
   }
   return (

@@ -47,5 +47,5 @@ export type {
 } from './state'
 export { useContrast, type MeasuredContrast } from './use-contrast'
 export { isAfterDark, isSameThing, NO_PROPERTY, targetOf } from './state'
-export { openAndTell, stepAndTell, stepWords, tellUndoable } from './steps'
+export { openAndTell, stepAndTell, stepWords, tellOffering, tellUndoable } from './steps'
 export type { Clash, LostEdit, SaveState, Step } from '@/core/sync'

@@ -24,20 +24,25 @@ export async function stepAndTell(editor: Editor, kind: 'undo' | 'redo'): Promis
   toast(`${done}: ${step.told}${ORIGIN[step.origin]}.`, { id: 'step' })
 }
 
+interface Offer {
+  readonly label: string
+  readonly onClick: () => void
+}
+
 /**
- * Says what was just done, with a way to take that very change back. The message is gone as soon
- * as something else would be taken back: it never undoes what it does not speak of.
+ * Says what was just done, with what can be done about it. The message is gone as soon as something
+ * else was done: its offer is about nothing but what it speaks of.
  */
-export function tellUndoable(editor: Editor, words: string, id?: string): void {
+export function tellOffering(editor: Editor, words: string, offer: Offer, id?: string): void {
   const nextStep = () => editor.store.getState().undo?.id
   const own = nextStep()
   if (!own) return void toast(words, { id })
   const shown = toast(words, {
     id,
     action: {
-      label: 'Undo',
+      label: offer.label,
       onClick: () => {
-        if (nextStep() === own) void stepAndTell(editor, 'undo')
+        if (nextStep() === own) offer.onClick()
       },
     },
     onDismiss: () => stop(),
@@ -49,6 +54,15 @@ export function tellUndoable(editor: Editor, words: string, id?: string): void {
     toast.dismiss(shown)
   })
 }
+
+/** Says what was just done, with a way to take that very change back, and no other. */
+export const tellUndoable = (editor: Editor, words: string, id?: string): void =>
+  tellOffering(
+    editor,
+    words,
+    { label: 'Undo', onClick: () => void stepAndTell(editor, 'undo') },
+    id,
+  )
 
 export async function openAndTell(editor: Editor, page: PageId): Promise<void> {
   const problem = await editor.openPage(page)

@@ -76,7 +76,12 @@ export function Panel({ trigger, title, open, onOpenChange, children }: PanelPro
   const at = place && open ? within(place) : undefined
   const style = at
     ? { left: at.x, top: at.y, width: WIDTH, maxHeight: `calc(100vh - ${at.y}px)` }
-    : { right: 0, top: TOP, width: WIDTH, height: `calc(100vh - ${TOP}px)` }
+    : {
+        right: 0,
+        top: TOP,
+        width: WIDTH,
+        height: `calc(100vh - ${TOP}px - var(--foot-height, 0px))`,
+      }
   return (
     <Radix.Root modal={false} open={open} onOpenChange={onOpenChange}>
       <Radix.Trigger asChild>{trigger}</Radix.Trigger>

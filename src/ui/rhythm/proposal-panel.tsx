@@ -20,8 +20,9 @@ export function ProposalPanel({ sections, onGive, onLeave }: ProposalPanelProps)
     <>
       <h2 className="text-[15px] font-bold">A rhythm for {counted(sections, 'section')}</h2>
       <p className="text-soft">
-        Pale grounds in turn, every fourth section dark, a vivid one once, near the end; sections of
-        one name alike on all pages. Shown on the pages, not yet given.
+        As far as the site has such themes: pale grounds in turn, every fourth section dark, a vivid
+        one once, near the end; sections of one name alike on all pages. Arrows mark what is shown
+        on the pages and not yet given.
       </p>
       <div className="flex gap-2">
         <Button look="strong" className="flex-1" disabled={busy} onClick={() => void give()}>

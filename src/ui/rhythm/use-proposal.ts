@@ -3,9 +3,9 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import type { PageId, ThemeId } from '@/core/site'
-import { useEditor } from '../editor'
+import { tellUndoable, useEditor } from '../editor'
 import { sectionKey } from '../bands'
-import { problemWords } from '../words'
+import { counted, problemWords } from '../words'
 
 /** A rhythm that is proposed and not yet given; themes are known of the pages that came into view. */
 export interface Proposal {
@@ -62,8 +62,16 @@ export function useProposal(shown: readonly PageId[]) {
       type: 'giveRhythm',
       ...(pages ? { pages: [...pages] } : {}),
     })
-    if (result.ok || result.problem.code === 'nothing-to-sweep') leave()
-    if (!result.ok) toast.error(problemWords(result.problem))
+    if (result.ok) {
+      const changed = counted(result.value.changed ?? 0, 'section')
+      tellUndoable(editor, `Rhythm given: the theme of ${changed} is another one now.`)
+      return leave()
+    }
+    if (result.problem.code !== 'nothing-to-sweep') {
+      return void toast.error(problemWords(result.problem))
+    }
+    toast('Nothing changed: every section has the proposed theme already.')
+    leave()
   }
   return { proposal, propose, leave, give }
 }

@@ -6,11 +6,12 @@ import { Dialog } from '../kit'
 import { FindDialog } from '../find'
 import { SurveyHost } from '../survey'
 import { ChangedElsewhere } from './changed-elsewhere'
+import { FootBar } from './foot-bar'
 import { shortcuts, useShortcuts } from './keys'
 import { usePageAddress } from './page-address'
 import { TopBar } from './top-bar'
 
-/** What stays while the views change: the bar, the help, and word of edits that were lost. */
+/** What stays while the views change: the bars at head and foot, the help, and word of edits that were lost. */
 export function EditorShell({ children }: { readonly children: ReactNode }) {
   const editor = useEditor()
   const [help, setHelp] = useState(false)
@@ -25,6 +26,7 @@ export function EditorShell({ children }: { readonly children: ReactNode }) {
       <TopBar onHelp={openHelp} onFind={openFind} />
       <ChangedElsewhere />
       <main className="min-h-0 flex-1">{children}</main>
+      <FootBar />
       <SurveyHost />
       <FindDialog open={finding} onOpenChange={setFinding} />
       <Dialog open={help} onOpenChange={setHelp} title="Keys">

@@ -29,6 +29,7 @@ import { Tray } from '../tray'
 import { WordsLayer } from '../writing'
 import { deedOfKey, SectionHandles } from '../content'
 import { GradientOnPage } from '../paint'
+import { dragWords } from './drag-words'
 import { drop, lift, slotTarget } from './drags'
 import { useBrush } from './use-brush'
 
@@ -54,6 +55,7 @@ function useDrags() {
   const editor = useEditor()
   return useMemo(
     (): DndContextProps => ({
+      accessibility: dragWords(editor),
       onDragStart: (event) => lift(editor, event),
       onDragMove: (event) => editor.show({ dropTarget: slotTarget(editor, event) }),
       onDragEnd: (event) => {

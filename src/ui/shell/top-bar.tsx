@@ -28,7 +28,6 @@ import { IconButton } from '../kit'
 import { PublishButton } from '../publish'
 import { counted } from '../words'
 import { switchChrome } from './chrome'
-import { Others } from './others'
 import { PageMenu } from './page-menu'
 
 const VIEWS = [
@@ -91,8 +90,6 @@ export function TopBar({ onHelp, onFind }: TopBarProps) {
       <StepButton kind="undo" label="Undo (Ctrl Z)" Icon={Undo2} />
       <StepButton kind="redo" label="Redo (Ctrl Shift Z)" Icon={Redo2} />
       <ContrastMark />
-      <Others />
-      <SaveMark />
       <IconButton label="Where is it set? (F)" onClick={onFind}>
         <Search size={16} />
       </IconButton>
@@ -184,31 +181,5 @@ function Widths() {
         </IconButton>
       ))}
     </div>
-  )
-}
-
-const SAVE_WORDS = {
-  saved: 'Saved',
-  saving: 'Saving …',
-  waiting: 'Not stored yet, trying again …',
-} as const
-
-/** In a narrow bar only what is not well is seen; screen readers are told all. */
-const SAVE_LOOKS = {
-  saved: 'text-soft max-[1100px]:sr-only',
-  saving: 'text-soft max-[1100px]:sr-only',
-  waiting: 'rounded border border-dashed border-ink px-1.5 py-0.5 font-semibold',
-} as const
-
-function SaveMark() {
-  const saveState = useEditorState((state) => state.saveState)
-  return (
-    <span
-      role="status"
-      data-save={saveState}
-      className={`mx-2 shrink-0 text-xs whitespace-nowrap max-[1100px]:mx-1 ${SAVE_LOOKS[saveState]}`}
-    >
-      {SAVE_WORDS[saveState]}
-    </span>
   )
 }

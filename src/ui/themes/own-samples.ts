@@ -103,7 +103,9 @@ export function inOwnWords(docs: Pick<SiteDocs, 'frame' | 'pages' | 'pictures'>)
     const running = linked ? fitting.filter((each) => runsOn(each.runs as Runs)) : fitting
     const own = (linked && running.find((each) => hasLink(each.runs as Runs))) || running[0]
     if (!own) return cut(sample, picture)
-    const content = linked ? { ...own, runs: withLink(own.runs as Runs) } : own
+    // What a sample leaves out may change what it shows: a button that leads somewhere is never disabled.
+    const alike = Object.fromEntries(Object.keys(sample).map((key) => [key, own[key]]))
+    const content = linked ? { ...alike, runs: withLink(own.runs as Runs) } : alike
     const shown = cut(content, picture)
     return kindOf(kind).content.safeParse(shown).success ? shown : cut(sample, picture)
   }

@@ -61,7 +61,10 @@ export function StyleChoice({ selection, element }: StyleChoiceProps) {
       {', '}
       <Menu
         trigger={
-          <button type="button" className="underline decoration-edge-strong hover:text-ink">
+          <button
+            type="button"
+            className="text-left underline decoration-edge-strong hover:text-ink"
+          >
             {given ? `style ${given.name}` : 'no style of its own'}
           </button>
         }

@@ -90,7 +90,7 @@ function TracedThing({ spot, selection, element }: TracedProps) {
           {name}
           {also?.length ? ` and ${also.length} more` : ''}
         </h2>
-        <p className="truncate text-soft">
+        <p className="text-soft [overflow-wrap:anywhere]">
           {kind ? kind.label.toLowerCase() : isPart ? 'part' : 'section'}{' '}
           {element ? `in ${spot.section.name}` : ''}
           {element && <StyleChoice selection={selection} element={element} />}
