@@ -53,6 +53,16 @@ export function isKin(head: Color, color: Color): boolean {
   return hueGap(a.h, b.h) <= KIN && b.c >= VIVID * mixed
 }
 
+/** How far a hue may lie from the family's for people to be asked about it, in degrees. Common practice, no source. */
+const ASKED = 40
+
+/** Whether a colour is of nearly the hue of another, or as good as grey with a cast of it, and no kin: a person may count it among them. */
+export function isNearKin(head: Color, color: Color): boolean {
+  const [a, b] = [toOklch(head), toOklch(color)]
+  const hasCast = b.c >= GREY / 4
+  return a.c >= HEADS && hasCast && hueGap(a.h, b.h) <= ASKED && !isKin(head, color)
+}
+
 function moved(target: Oklch, head: Oklch, own: Oklch): Oklch {
   const share = shareOf(head, own)
   const l = share >= 0 ? target.l + share * (1 - target.l) : target.l * (1 + share)

@@ -8,13 +8,15 @@ export {
   type InventoryGroup,
   type InventoryOrder,
 } from './groups'
-export { isKin, movedAlong } from './family'
+export { isKin, isNearKin, movedAlong, movedDecision } from './family'
 export { boundTo, leftoverFinder, waiting, type Leftover } from './leftovers'
 export { distanceToKey, pairFor, type Sought } from './match'
 export { pairFaults, type PairFault } from './pair-faults'
 export {
+  mostOfFamily,
   sweepPair,
   sweepRequest,
+  type LooseFrom,
   type SweepFrom,
   type SweepPair,
   type SweepPaints,

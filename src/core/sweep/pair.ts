@@ -3,12 +3,22 @@ import { shadeSchema } from '../color'
 import { colorDecision, colorText, pageId, slotId } from '../site'
 import { ticksSchema } from './ticks'
 
+/** Most colours that a person says of whether they are of a family. */
+export const mostOfFamily = 200
+
+const members = z.array(colorText).max(mostOfFamily).optional()
+
 /** Loose colours within a CIEDE2000 distance of a value, and what moves along with them. */
 export const looseFrom = z.strictObject({
   value: colorText,
   within: z.number().min(0).max(20),
   family: z.literal(true).optional(),
+  /** Colours that a person counts among its family, and those that a person does not, whatever the rule says. */
+  also: members,
+  except: members,
 })
+
+export type LooseFrom = z.infer<typeof looseFrom>
 
 /** Most pairs of one sweep. */
 export const mostPairs = 50

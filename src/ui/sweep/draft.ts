@@ -30,7 +30,10 @@ export const soughtOf = (from: SweepFrom): ColorDecision =>
 export function fromOf(decision: ColorDecision, before?: SweepFrom): SweepFrom {
   if (isBound(decision)) return decision
   const { value } = decision
-  return before && 'value' in before ? { ...before, value } : { value, within: 0 }
+  if (!before || !('value' in before)) return { value, within: 0 }
+  // What was said of the family of another colour says nothing of this one's.
+  const { also: _also, except: _except, ...rest } = before
+  return { ...rest, value }
 }
 
 export const canSwap = ({ from, to }: PairDraft): boolean => !!from && !!to

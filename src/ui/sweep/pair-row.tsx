@@ -3,6 +3,7 @@ import { isBound } from '@/core/site'
 import type { PairFault, SweepFrom } from '@/core/sweep'
 import { ColorField } from '../color'
 import { IconButton, Tick } from '../kit'
+import { FamilyMembers } from './family-members'
 import { canSwap, fromOf, nearness, soughtOf, swapped, type PairDraft } from './draft'
 
 interface PairRowProps {
@@ -69,13 +70,16 @@ export function PairRow({ pair, fault, onChange, onRemove }: PairRowProps) {
           <Tick
             checked={!!from.family}
             onChange={(family) => {
-              const { family: _was, ...alone } = from
+              const { family: _was, also: _also, except: _except, ...alone } = from
               onChange({ ...pair, from: family ? { ...alone, family: true } : alone })
             }}
           >
             its tints, shades and transparent variants move along
           </Tick>
         </div>
+      )}
+      {from && 'value' in from && from.family && (
+        <FamilyMembers from={from} to={to} onChange={(next) => onChange({ ...pair, from: next })} />
       )}
       {fault && (
         <p role="alert" className="pl-1 text-xs font-semibold">
