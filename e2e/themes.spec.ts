@@ -133,18 +133,23 @@ test('cells go back to generated around what is decided by hand, in both edition
     await expect(cell(page, 'on-paper', id)).not.toContainText('✎')
   }
   await type('buttonFill', '#17211F')
+  await type('buttonLabel', '#c8d0cf')
   await back('buttonLabel')
   await expect(cell(page, 'on-paper', 'buttonLabel')).toContainText('Mist')
   await page.getByLabel('Dark edition').selectOption('visitor')
   await type('ground', '#30343c')
   await type('buttonFill', '#ffe08a')
+  await type('buttonLabel', '#5b2a10')
   await back('buttonLabel')
+  // A second time there is nothing to do, which is told and leaves no step.
+  await page.getByRole('button', { name: 'Back to generated' }).click()
+  await expect(page.getByText('Nothing changed: this is as it was generated.')).toBeVisible()
   await expect(cell(page, 'on-paper', 'buttonLabel')).toContainText('Ink')
   await back('ground')
   await expect(cell(page, 'on-paper', 'ground')).toContainText('Ink')
   await expect(cell(page, 'on-paper', 'buttonFill')).toContainText('#ffe08a')
   await isSaved(page)
-  for (let i = 0; i < 7; i += 1) await undo(page)
+  for (let i = 0; i < 9; i += 1) await undo(page)
 })
 
 test('themes are added, duplicated, renamed, moved, removed with their sections', async ({

@@ -7,6 +7,7 @@ import { afterDark, cellsAlong, darkEdition, lightEdition } from '@/core/generat
 import { stepShade } from '@/core/palette'
 import { roleName, type RoleId } from '@/core/roles'
 import {
+  canonicalJson,
   isBound,
   themesInOrder,
   type ColorDecision,
@@ -130,7 +131,15 @@ export function backToGenerated(
     const decision = made[cell.theme]?.[cell.role]
     return decision ? [{ ...cell, decision }] : []
   })
-  if (back.length === 0) toast.error('The palette holds no colour to generate from. Fill a slot.')
+  if (back.length === 0) {
+    return void toast.error('The palette holds no colour to generate from. Fill a slot.')
+  }
+  const { byId } = shownFrame(editor).themes
+  const isThere = ({ theme, role, decision }: CellDecision) => {
+    const now = byId[theme]
+    return !now?.hand.includes(role) && canonicalJson(now?.roles[role]) === canonicalJson(decision)
+  }
+  if (back.every(isThere)) return void toast('Nothing changed: this is as it was generated.')
   decideCells(editor, back, {
     hand: false,
     told: `${counted(back.length, 'cell')} back to generated`,
