@@ -7,19 +7,25 @@ type View = Pick<ViewState, 'pageId' | 'selection'>
 /** Steps whose views are remembered; more than anybody goes back in one go. */
 const MOST = 200
 
-type Deeds = Pick<SiteSync, 'dispatch' | 'carryOut' | 'wide' | 'step'>
+/** What changes a site. */
+type Changing = Pick<SiteSync, 'dispatch' | 'carryOut' | 'wide' | 'step'>
 
 /**
  * What changes the site, with the view as it was before each change: who takes one of their own
- * back sees the page and the thing that it was about, as it was.
+ * back sees the page and the thing that it was about, as it was; who does it again, what there was after.
  */
 export function rememberViews(
-  sync: Deeds,
+  sync: Changing,
   store: Watched<EditorState>,
   bring: (view: View) => Promise<void>,
-): Deeds {
+): Changing {
   const views = new Map<string, View>()
+  const viewsAfter = new Map<string, View>()
   const nextStep = () => store.getState().undo?.id
+  const keep = (kept: Map<string, View>, step: string, view: View) => {
+    kept.set(step, view)
+    if (kept.size > MOST) kept.delete(kept.keys().next().value!)
+  }
   const viewNow = (): View => {
     const { pageId, selection } = store.getState()
     return { pageId, selection }
@@ -27,8 +33,7 @@ export function rememberViews(
   function note(before: View, stepBefore: string | undefined): void {
     const step = nextStep()
     if (!step || step === stepBefore) return
-    views.set(step, before)
-    if (views.size > MOST) views.delete(views.keys().next().value!)
+    keep(views, step, before)
   }
   return {
     dispatch(edit) {
@@ -50,10 +55,16 @@ export function rememberViews(
       return result
     },
     async step(kind) {
-      const view = kind === 'undo' ? views.get(nextStep() ?? '') : undefined
+      const { undo, redo } = store.getState()
+      const before = viewNow()
+      const view = kind === 'undo' ? views.get(undo?.id ?? '') : viewsAfter.get(redo?.id ?? '')
       const problem = await sync.step(kind)
-      if (!problem && view) await bring(view)
-      return problem
+      if (problem) return problem
+      const again = store.getState().redo?.id
+      if (kind === 'undo' && again && again !== redo?.id) keep(viewsAfter, again, before)
+      if (kind === 'redo') note(before, undo?.id)
+      if (view) await bring(view)
+      return undefined
     },
   }
 }
