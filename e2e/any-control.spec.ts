@@ -130,12 +130,16 @@ interface Stored {
   readonly slots: ReadonlyMap<string, string>
 }
 
+/** What the server has at an address; a connection that it closed as it rested is opened again. */
+const read = async (request: APIRequestContext, path: string) =>
+  (await request.get(`/api${tern}${path}`, { maxRetries: 2 })).json()
+
 async function storedSite(request: APIRequestContext): Promise<Stored> {
-  const site = await (await request.get(`/api${tern}`)).json()
-  const { pages } = await (await request.get(`/api${tern}/pages?count=200`)).json()
+  const site = await read(request, '')
+  const { pages } = await read(request, '/pages?count=200')
   const bodies = await Promise.all(
     pages.map(async ({ id }: { id: string }) => {
-      const { page } = await (await request.get(`/api${tern}/pages/${id}`)).json()
+      const { page } = await read(request, `/pages/${id}`)
       return page
     }),
   )
@@ -153,7 +157,7 @@ async function storedSite(request: APIRequestContext): Promise<Stored> {
 }
 
 const revisionOf = async (request: APIRequestContext) =>
-  (await (await request.get(`/api${tern}`)).json()).revision as number
+  (await read(request, '')).revision as number
 
 /** Waits until all that was done is stored, and nothing is asked for any more. */
 async function settled(page: Page): Promise<void> {
@@ -171,7 +175,7 @@ const undoWords = async (page: Page): Promise<string | undefined> =>
     ?.replace(/, (which was done in another window|from before you opened this window)$/, '')
 
 async function newestTold(request: APIRequestContext): Promise<string> {
-  const { entries } = await (await request.get(`/api${tern}/edits`)).json()
+  const { entries } = await read(request, '/edits')
   return entries[0].told
 }
 

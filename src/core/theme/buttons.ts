@@ -21,7 +21,6 @@ const labelOn = ({ chooser, grounds }: Setting, under: Ink): Ink =>
   chooser.choose({
     on: footingsOf(under, grounds),
     needs: TEXT,
-    opaque: true,
     cost: (ink, ratio) =>
       shading(ink) + extreme(ink) + off(ratio, 9) * 0.2 + (ink.from === under.from ? 0.2 : 0),
   })
@@ -31,7 +30,6 @@ function standingFill({ chooser, base, grounds }: Setting, label: Ink | undefine
   const wanted: Want = {
     on: grounds,
     needs: TOLD,
-    opaque: true,
     bears: those([label]),
     cost: (ink, ratio) =>
       shading(ink) * 1.4 - Math.min(ink.chroma, 0.2) * 6 + Math.max(0, 2 - ratio) * 0.3,
@@ -59,7 +57,6 @@ function solidButton(setting: Setting, edge: Ink): MainInks {
   const hoverWanted: Want = {
     on: grounds,
     needs: TOLD,
-    opaque: true,
     bears: [likely],
     not: [fill],
     apart: CHANGED,
@@ -94,7 +91,6 @@ function softFill({ chooser, base, lab }: Setting, color: Ink, label: Ink | unde
   const wanted: Want = {
     on: base,
     needs: 1,
-    opaque: true,
     bears: those([label]),
     fits: (ink) => inkDistance(ink, lab) >= CHANGED,
     cost: (ink) => (ink.from === color.from ? 0 : OTHER_SLOT) + inkDistance(ink, aim),
@@ -109,7 +105,6 @@ const wordsIn = ({ chooser }: Setting, color: Ink, on: readonly Footing[]): Ink 
     : chooser.choose({
         on,
         needs: TEXT,
-        opaque: true,
         cost: (ink) => shading(ink) * 0.2 + inkDistance(ink, color) * 2,
       })
 
@@ -119,7 +114,6 @@ function clearUnder({ chooser, base, lab, clear, grounds }: Setting, word: Ink |
   return chooser.choose({
     on: base,
     needs: 1,
-    opaque: true,
     bears: [word],
     cost: (ink) => shading(ink) + inkDistance(ink, lab),
   })
@@ -136,7 +130,6 @@ function lineOf({ chooser, grounds }: Setting, fills: readonly Ink[], label: Ink
   return chooser.choose({
     on: untold,
     needs: TOLD,
-    opaque: true,
     cost: (ink) => shading(ink) + inkDistance(ink, edge),
   })
 }
@@ -204,7 +197,6 @@ function quietHover(setting: Setting, sign: Ink): Ink {
   return chooser.choose({
     on: base,
     needs: 1,
-    opaque: true,
     bears: [label],
     cost: (ink) => shading(ink) + inkDistance(ink, sign),
   })
@@ -223,8 +215,7 @@ export function quietButton(setting: Setting, { text }: Words, sign: Ink, edge: 
   const under = footingsOf(quietFill, grounds)
   const hoverFill = known.quietHoverFill ?? quietHover(setting, sign)
   const over = footingsOf(hoverFill, grounds)
-  const read = (on: readonly Footing[]) =>
-    chooser.choose({ on, needs: TEXT, opaque: true, cost: nearGround })
+  const read = (on: readonly Footing[]) => chooser.choose({ on, needs: TEXT, cost: nearGround })
   const hoverWord =
     form === 'solid' || form === 'outline' ? read(over) : wordsIn(setting, sign, over)
   return {

@@ -24,8 +24,6 @@ export interface Want {
   /** Inks to be told apart from by this distance in OKLab, if any can be. */
   readonly not?: readonly Ink[]
   readonly apart?: number
-  /** Fills must not let through what lies under them. */
-  readonly opaque?: boolean
   /** Inks that shall read on it, at WCAG 2.2's ratio for text. */
   readonly bears?: readonly Ink[]
   /** Whether colours serve that are there for news alone. */
@@ -88,7 +86,7 @@ export class Chooser {
 
   /** The ink of least cost that reads; told apart from others if any is, else the farthest from them. */
   find(want: Want): Ink | undefined {
-    const { on, needs, cost, not = [], apart = APART, opaque, bears = [], fits, news } = want
+    const { on, needs, cost, not = [], apart = APART, bears = [], fits, news } = want
     const contrasts = this.contrastsOn(on)
     const wanted = apart * apart
     let best: Ink | undefined
@@ -99,7 +97,6 @@ export class Chooser {
       const contrast = contrasts[i]!
       if (contrast < needs || (this.barred[i] && !news)) continue
       const ink = this.inks[i]!
-      if (opaque && ink.color.alpha < 1) continue
       if (bears.length && borne(ink, bears) < TEXT) continue
       if (fits && !fits(ink)) continue
       let gap = Infinity
@@ -142,13 +139,12 @@ export class Chooser {
   }
 
   /** What reads best on all footings, and bears best: shade by shade, for what fits may be a narrow band. */
-  private strongest({ on, opaque, bears = [], news }: Want): Ink {
+  private strongest({ on, bears = [], news }: Want): Ink {
     const inks = this.inks.filter((_, i) => news || !this.barred[i])
     const worth = (ink: Ink) => Math.min(worstContrast(ink, on), borne(ink, bears))
     let best = inks[0]!
     let most = -Infinity
     const weigh = (ink: Ink) => {
-      if (opaque && ink.color.alpha < 1) return
       const own = worth(ink)
       if (own > most) [best, most] = [ink, own]
     }
@@ -162,14 +158,13 @@ export class Chooser {
     return best
   }
 
-  /** The opaque ink nearest to a point in OKLab, a slot itself before a shade. */
+  /** The ink nearest to a point in OKLab, a slot itself before a shade. */
   nearest(l: number, a: number, b: number, fits: (ink: Ink) => boolean): Ink | undefined {
     const point = { l, a, b }
     let best: Ink | undefined
     let least = Infinity
     for (const [i, ink] of this.inks.entries()) {
-      if (this.barred[i] || ink.color.alpha < 1 || Math.abs(ink.l - l) > 0.15 || !fits(ink))
-        continue
+      if (this.barred[i] || Math.abs(ink.l - l) > 0.15 || !fits(ink)) continue
       const price = inkDistance(ink, point) + (ink.offset ? 0.01 : 0)
       if (price < least) [best, least] = [ink, price]
     }

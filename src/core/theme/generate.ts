@@ -24,7 +24,8 @@ export type GivenRoles = Readonly<
  * white, which every slot's shades end in, always hold one of the two on any
  * ground (the least is 4.58:1). What is given stays; all else is chosen so that
  * it reads on, under and beside it. Then a pair may fail only where both of it
- * are given, or where what is given leaves no colour that reads. The same
+ * are given, or where what is given leaves no colour that reads; a hint that is
+ * given moves the ground of fields no further than to a neighbour. The same
  * palette gives the same theme. Colours outside of sRGB are taken as they are
  * painted, mapped into it. Needs at least one filled slot. The pairs are those
  * that the kinds of element bring together, unless others are asked for. Buttons

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { over, writeHex, type Color } from '../color'
+import { over, toOklab, writeHex, type Color } from '../color'
 import { anyColor, anyOpaque } from '../color/random-color.fixture'
 import { groundsOfRole, rolePairs } from '../elements'
 import { roleIds, roles, type RoleId } from '../roles'
@@ -56,6 +56,11 @@ function excused(
   // Cards take the ground where no other colour serves: then it is the ground that does not.
   if (on === 'surface')
     return lowest(color(role), seenGroundsOf(color, 'ground')) < roles[role].needs!
+  // A hint alone does not turn the fields around it dark or pale.
+  if (role === 'fieldHint' && !given.fieldText) {
+    const [field, card] = [color('fieldGround'), color('surface')].map((each) => toOklab(each).l)
+    return Math.abs(field! - card!) <= 0.16
+  }
   const borne = rolePairs.filter((pair) => pair.on === on && given[pair.role])
   return greys.every((grey) =>
     borne.some((pair) => lowest(color(pair.role), [grey]) < pair.needs * NARROW),
@@ -116,5 +121,37 @@ test('where neither the fill nor the words tell a button from ground and cards, 
     const make = themeGenerator(palette, form)
     const made = make({ value: '#ffffff' }, { r: 1, g: 1, b: 1, alpha: 1 }, givenRoles(given))
     expect(vanishing((id) => colorOfDecision(palette, made[id]))).toEqual([])
+  }
+})
+
+test('a hint by hand that cannot be read costs itself: fields of a pale theme stay pale', () => {
+  const white = { r: 1, g: 1, b: 1, alpha: 1 }
+  const palette = [
+    { id: 's0', color: white },
+    { id: 's1', color: { r: 0.09, g: 0.13, b: 0.12, alpha: 1 } },
+  ]
+  for (const hint of [0.75, 0.85, 0.95]) {
+    const given = givenRoles({ fieldHint: { r: hint, g: hint, b: hint, alpha: 1 } })
+    const made = themeGenerator(palette)({ slot: 's0' }, white, given)
+    const plain = themeGenerator(palette)({ slot: 's0' }, white)
+    const lightness = (roles: GeneratedRoles) =>
+      toOklab(colorOfDecision(palette, roles.fieldGround)).l
+    expect(Math.abs(lightness(made) - lightness(plain))).toBeLessThan(0.16)
+    // Nothing else is hard to read, or looks another way, for its sake.
+    expect(pairsThatFail(palette, made).every((pair) => pair.startsWith('fieldHint'))).toBe(true)
+    expect(made.buttonFill).toEqual(plain.buttonFill)
+  }
+})
+
+test('a slot that can be seen through is no colour for words, lines and fills', () => {
+  const clear = { r: 0.1, g: 0.3, b: 0.3, alpha: 0.4 }
+  const palette = [
+    { id: 's0', color: { r: 1, g: 1, b: 1, alpha: 1 } },
+    { id: 's1', color: clear },
+  ]
+  const { ground: _ground, ...made } = themeGenerator(palette)({ slot: 's0' }, palette[0]!.color)
+  for (const [role, decision] of Object.entries(made)) {
+    if (role === 'quietFill' || role === 'quietHoverFill') continue
+    expect([role, colorOfDecision(palette, decision).alpha]).toEqual([role, 1])
   }
 })

@@ -97,8 +97,8 @@ const ramps = new Map<string, readonly Ink[]>()
 const MOST_RAMPS = 600
 
 /**
- * A slot and its shades from white to black; one that can be seen through is
- * there as it is, too. Kept by colour: while one slot is dragged, those of all
+ * A slot and its shades from white to black, all opaque: a slot that can be seen
+ * through is no colour for words or lines, and its shades are. Kept by colour: while one slot is dragged, those of all
  * others are known. By the very colour, not by what it rounds to: two that
  * paint the same 8 bits may have other shades, above all outside of sRGB.
  */
@@ -111,7 +111,7 @@ function rampOf(slot: PaletteColor, from: number): readonly Ink[] {
   if (ramps.size >= MOST_RAMPS) ramps.clear()
   const shaded = shadesOf(color, steps)
   const { l } = toOklab(color)
-  const ramp: Ink[] = color.alpha < 1 ? [inkOf({ slot: id }, from, 0, shaded(undefined))] : []
+  const ramp: Ink[] = []
   for (let offset = -100; offset <= 100; offset += STEP) {
     const at = l + offset / 100
     if (at > -STEP / 100 && at < 1 + STEP / 100) ramp.push(shadeBy(shaded, slot, from, offset))

@@ -7,6 +7,9 @@ import { faintOn, isWithin, strongOn } from './words'
 /** Distance from which two marks of news are told apart, OKLab. Common practice, no source. */
 const NEWS_APART = 0.09
 
+/** How far the ground of fields goes from that of cards for the sake of a hint that is given, OKLab lightness. Common practice, no source. */
+const NEIGHBOUR = 0.15
+
 type News = keyof typeof statusHues
 /** Bad news is found first, for it matters most that it is seen as what it is. */
 const NEWS: readonly News[] = ['danger', 'warning', 'success']
@@ -41,7 +44,6 @@ export function marksOn({ chooser, base, lab, grounds, known }: Setting, edge: I
       chooser.choose({
         on: base,
         needs: 1,
-        opaque: true,
         cost: (ink, ratio) =>
           off(ratio, 1.45) + shading(ink) * 0.4 + Math.abs(ink.chroma - groundChroma) * 2,
       }),
@@ -66,17 +68,20 @@ export function fieldOn(
   const { chooser, base, grounds, known } = setting
   const bears = those([known.fieldText, known.fieldHint])
   const onCards = footingsOf(cards, grounds)
+  // What is typed may ask for any ground; a hint only for one that is a little lighter or darker:
+  // one hint by hand makes no field of a pale theme black. Then it cannot be read, which is told.
+  const bearing = () =>
+    chooser.find({
+      on: base,
+      needs: 1,
+      bears,
+      fits: known.fieldText ? undefined : (ink) => Math.abs(ink.l - cards.l) <= NEIGHBOUR,
+      cost: (ink) => shading(ink) + inkDistance(ink, cards),
+    })
+  const strongest = () => chooser.choose({ on: base, needs: 1, bears, cost: shading })
+  const isBorne = bears.every((ink) => reads(ink, onCards, TEXT))
   const fieldGround =
-    known.fieldGround ??
-    (bears.every((ink) => reads(ink, onCards, TEXT))
-      ? cards
-      : chooser.choose({
-          on: base,
-          needs: 1,
-          opaque: true,
-          bears,
-          cost: (ink) => shading(ink) + inkDistance(ink, cards),
-        }))
+    known.fieldGround ?? (isBorne ? cards : (bearing() ?? (known.fieldText ? strongest() : cards)))
   const on = footingsOf(fieldGround, grounds)
   const typed: Want = {
     on,

@@ -42,7 +42,7 @@ class Draft {
   private with(role: Chosen, want: Pick<Want, 'on' | 'needs' | 'bears'>): Draft | undefined {
     const old = this.inks[role]
     const cost = (ink: Ink) => inkDistance(ink, old) * 2 + shading(ink)
-    const found = this.setting.chooser.find({ ...want, opaque: true, cost })
+    const found = this.setting.chooser.find({ ...want, cost })
     return found && new Draft(this.setting, this.pairs, { ...this.inks, [role]: found })
   }
 

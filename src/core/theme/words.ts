@@ -80,7 +80,6 @@ function linkOn({ chooser, grounds }: Setting, not: readonly Ink[]): Ink {
     on: grounds,
     needs: TEXT,
     not,
-    opaque: true,
     cost: (ink, ratio) =>
       shading(ink) * 1.2 - Math.min(ink.chroma, 0.14) * 2.2 + off(ratio, 6.5) * 0.3,
   })
@@ -98,7 +97,6 @@ export function edgeOn({ chooser, grounds }: Setting, sign: Ink): Ink {
   return chooser.choose({
     on: grounds,
     needs: SHAPE,
-    opaque: true,
     cost: (ink) => shading(ink) + inkDistance(ink, sign),
   })
 }
