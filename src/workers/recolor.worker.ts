@@ -1,5 +1,5 @@
 import { colorOf } from '@/core/color'
-import { markedArea, pixelRecolorer, type Recoloring } from '@/core/picture'
+import { flatColors, markedArea, pixelRecolorer, type Recoloring } from '@/core/picture'
 
 /** Longest side of the copy that is shown while one chooses. */
 const LONGEST = 900
@@ -55,12 +55,13 @@ function veil(marked: Uint8ClampedArray): Uint8ClampedArray<ArrayBuffer> {
 }
 
 async function recolored({ data, width, height }: ImageData, recoloring: Recoloring) {
+  const flat = flatColors(data)
   const copy = new Uint8ClampedArray(data)
   const count = width * height
-  const share = pixelRecolorer(recoloring)(copy, 0, count) / count
+  const share = pixelRecolorer(recoloring, flat)(copy, 0, count) / count
   const after = await createImageBitmap(new ImageData(copy, width, height))
   const marked = await createImageBitmap(
-    new ImageData(veil(markedArea(recoloring, data)), width, height),
+    new ImageData(veil(markedArea(recoloring, data, flat)), width, height),
   )
   return { after, marked, share }
 }

@@ -1,7 +1,7 @@
 export { cssFaults, type CssFault, type CssFaultKind } from './faults'
 export { tokenize, TokenType, type CSSToken } from '@csstools/css-tokenizer'
 export { readDeclarations } from './declarations'
-export type { FoundDeclaration } from './tokens'
+export { isBlank, type FoundDeclaration } from './tokens'
 export { escaped } from './escaped'
 export { textLines, type TextLines } from './lines'
 export { isAcceptedValue, isColoredValue, longestChecked } from './grammar'

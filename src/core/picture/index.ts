@@ -1,2 +1,4 @@
-export { canRecolor, markedArea, pixelRecolorer, type PixelBytes, type Recoloring } from './recolor'
+export { flatColors } from './flat-colors'
+export type { PixelBytes } from './pixel-bytes'
+export { canRecolor, markedArea, pixelRecolorer, type Recoloring } from './recolor'
 export { shareOf, tonesOf, visibleShare, type Tones } from './tones'

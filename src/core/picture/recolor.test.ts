@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { differenceCiede2000, converter } from 'culori'
 import { colorOf, difference, fromBytes, toOklch, type Color } from '../color'
 import { anyOpaque } from '../color/random-color.fixture'
+import { flatColors } from './flat-colors'
 import { canRecolor, markedArea, pixelRecolorer } from './recolor'
 import { shareOf, tonesOf, visibleShare } from './tones'
 
@@ -107,6 +108,74 @@ test('edges are soft: from what is marked to what is not there is no step', () =
   const { copy } = recolored(data)
   const at = (i: number) => fromBytes([copy[i * 4]!, copy[i * 4 + 1]!, copy[i * 4 + 2]!])
   for (let i = 1; i < 60; i += 1) expect(difference(at(i), at(i - 1))).toBeLessThan(6)
+})
+
+describe('a drawing of flat colours', () => {
+  /** Areas of each colour, and edges of every coverage between those beside each other, mixed as sRGB is encoded. */
+  const drawing = (...colors: Color[]) => {
+    const bytes = colors.map((each) => [each.r, each.g, each.b].map((c) => Math.round(c * 255)))
+    const rows = bytes.flatMap((own, i) => {
+      const next = bytes[i + 1]
+      const area = Array.from({ length: 400 }, () => [...own, 255])
+      const edge = Array.from({ length: next ? 9 : 0 }, (_, k) => [
+        ...own.map((c, channel) => Math.round(c + ((next![channel]! - c) * (k + 1)) / 10)),
+        255,
+      ])
+      return [...area, ...edge]
+    })
+    return Uint8ClampedArray.from(rows.flat())
+  }
+  const remixed = (data: Uint8ClampedArray, recoloring = usual) => {
+    const copy = new Uint8ClampedArray(data)
+    pixelRecolorer(recoloring, flatColors(copy))(copy, 0, copy.length / 4)
+    return copy
+  }
+  const colorAt = (data: Uint8ClampedArray, i: number) =>
+    fromBytes([data[i * 4]!, data[i * 4 + 1]!, data[i * 4 + 2]!])
+  /** The largest difference from the drawing as it would be drawn anew, and without the flat colours. */
+  const off = (data: Uint8ClampedArray, anew: Uint8ClampedArray) =>
+    Math.max(
+      ...Array.from({ length: data.length / 4 }, (_, i) =>
+        difference(colorAt(data, i), colorAt(anew, i)),
+      ),
+    )
+
+  test('has no fringe of the old hue: each edge is the mixture of what its colours become', () => {
+    const paper = color('#f7f2e7')
+    const before = drawing(paper, green, color('#ffffff'), green, color('#171717'))
+    const anew = drawing(paper, plum, color('#ffffff'), plum, color('#171717'))
+    expect(off(remixed(before), anew)).toBeLessThan(1)
+    // By hue alone a fringe stays.
+    expect(off(recolored(before).copy, anew)).toBeGreaterThan(4)
+  })
+
+  test('whatever the colours', () => {
+    fc.assert(
+      fc.property(anyOpaque, anyOpaque, fc.integer({ min: 0, max: 255 }), (from, to, grey) => {
+        const ground = fromBytes([grey, grey, grey])
+        fc.pre(canRecolor(from) && difference(from, ground) > 10)
+        const recoloring = { from, to, tolerance: 24 }
+        const anew = drawing(ground, to, ground)
+        expect(off(remixed(drawing(ground, from, ground), recoloring), anew)).toBeLessThan(1.5)
+      }),
+      { seed, numRuns: 400 },
+    )
+  })
+
+  test('keeps what is no mixture of a colour that is recoloured', () => {
+    const data = drawing(color('#ffffff'), color('#d6a72a'), color('#171717'), green)
+    const kept = remixed(data)
+    const until = (3 * 400 + 2 * 9) * 4
+    expect(kept.slice(0, until)).toEqual(data.slice(0, until))
+  })
+
+  test('a photograph has no flat colours', () => {
+    const noise = Uint8ClampedArray.from({ length: 40_000 }, (_, i) =>
+      i % 4 === 3 ? 255 : (i * 7919) % 251,
+    )
+    expect(flatColors(noise)).toEqual([])
+    expect(flatColors(new Uint8ClampedArray(400))).toEqual([])
+  })
 })
 
 test('a grey cannot be looked for in a picture, and becomes nothing', () => {

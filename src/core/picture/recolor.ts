@@ -8,6 +8,8 @@ import {
   type Color,
   type Triple,
 } from '../color'
+import { mixtureFinder } from './flat-colors'
+import type { PixelBytes } from './pixel-bytes'
 
 /** One colour of a picture becomes another one, and with it all that is of its hue. */
 export interface Recoloring {
@@ -99,9 +101,6 @@ function ofPixel({ from, to, tolerance }: Recoloring): OfPixel {
   }
 }
 
-/** Pixels as a canvas gives them: four bytes each, red, green, blue, alpha. */
-export type PixelBytes = Uint8ClampedArray | Uint8Array
-
 /** What was asked of a pixel last; neighbours are often alike. */
 function remembering<T>(ask: (r: number, g: number, b: number) => T) {
   let [key, answer] = [-1, undefined as T | undefined]
@@ -112,23 +111,57 @@ function remembering<T>(ask: (r: number, g: number, b: number) => T) {
   }
 }
 
-/**
- * Recolours pixels where they stand, `start` to `end` of them; alpha stays, and what is not of the
- * hue stays to the byte. Returns how many pixels it marked, each by its share, seen ones only.
- */
-export function pixelRecolorer(
-  recoloring: Recoloring,
-): (data: PixelBytes, start: number, end: number) => number {
+/** What a pixel becomes, and how much of it is marked, 0…1. */
+type Becoming = readonly [share: number, color: Triple]
+
+function becomingOf(recoloring: Recoloring): (r: number, g: number, b: number) => Becoming {
   const { share, recolored } = ofPixel(recoloring)
   const [source, target] = [recoloring.from, recoloring.to].map(toBytes) as [Triple, Triple]
   const isSource = (r: number, g: number, b: number) =>
     r === source[0] && g === source[1] && b === source[2]
-  const become = remembering((r, g, b): readonly [number, Triple] => {
+  return (r, g, b) => {
     const own = share(r, g, b)
     if (own === 0) return [0, [r, g, b]]
     // The colour itself becomes the other to the byte, whatever rounding says.
     return [own, isSource(r, g, b) ? target : recolored(r, g, b, own)]
-  })
+  }
+}
+
+const keyOf = ([r, g, b]: Triple) => (r << 16) | (g << 8) | b
+
+/**
+ * What the pixels of a drawing become: along the edges of its flat colours they are mixtures, and
+ * become the same mixture of what those become. By its hue alone a faint mixture would keep the old
+ * colour as a fringe.
+ */
+function remixing(
+  flat: readonly Triple[],
+  becoming: (r: number, g: number, b: number) => Becoming,
+): (r: number, g: number, b: number) => Becoming {
+  const after = flat.map((each) => becoming(...each))
+  if (after.every(([share]) => share === 0)) return becoming
+  const isFlat = new Set(flat.map(keyOf))
+  const mixtureOf = mixtureFinder(flat, (place) => after[place]![0] > 0)
+  return (r, g, b) => {
+    const mixture = isFlat.has(keyOf([r, g, b])) ? undefined : mixtureOf(r, g, b)
+    if (!mixture) return becoming(r, g, b)
+    const [one, other] = [after[mixture.first]!, after[mixture.second]!]
+    const mixed = (x: number, y: number) => y + (x - y) * mixture.share
+    const channel = (i: 0 | 1 | 2) => Math.round(mixed(one[1][i], other[1][i]))
+    return [mixed(one[0], other[0]), [channel(0), channel(1), channel(2)]]
+  }
+}
+
+/**
+ * Recolours pixels where they stand, `start` to `end` of them; alpha stays, and what is not of the
+ * hue stays to the byte, but for the edges between the `flat` colours of a drawing. Returns how many
+ * pixels it marked, each by its share, seen ones only.
+ */
+export function pixelRecolorer(
+  recoloring: Recoloring,
+  flat: readonly Triple[] = [],
+): (data: PixelBytes, start: number, end: number) => number {
+  const become = remembering(remixing(flat, becomingOf(recoloring)))
   return (data, start, end) => {
     let marked = 0
     for (let i = start * 4; i < end * 4; i += 4) {
@@ -146,12 +179,16 @@ export function pixelRecolorer(
 }
 
 /** How much of each pixel would be recoloured, 0…255. */
-export function markedArea(recoloring: Recoloring, data: PixelBytes): Uint8ClampedArray {
-  const share = remembering(ofPixel(recoloring).share)
+export function markedArea(
+  recoloring: Recoloring,
+  data: PixelBytes,
+  flat: readonly Triple[] = [],
+): Uint8ClampedArray {
+  const become = remembering(remixing(flat, becomingOf(recoloring)))
   const marked = new Uint8ClampedArray(data.length / 4)
   for (let i = 0; i < marked.length; i += 1) {
     const at = i * 4
-    marked[i] = share(data[at]!, data[at + 1]!, data[at + 2]!) * data[at + 3]!
+    marked[i] = become(data[at]!, data[at + 1]!, data[at + 2]!)[0] * data[at + 3]!
   }
   return marked
 }

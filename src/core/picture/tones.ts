@@ -1,5 +1,5 @@
 import { linearize, linearToOklab, toOklab, type Color } from '../color'
-import type { PixelBytes } from './recolor'
+import type { PixelBytes } from './pixel-bytes'
 
 /** Colours of a picture, a few hundred at most: red, green, blue in 0…255, and the share of the picture, 0…1. */
 export type Tones = ReadonlyArray<readonly [r: number, g: number, b: number, share: number]>

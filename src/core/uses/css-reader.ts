@@ -11,6 +11,7 @@ import { heldAddresses, heldSvg, noPictures, type PictureReader } from './held-p
 import { inSource, type SourceText } from './source-text'
 import type { FoundInCss } from './found-in-css'
 import type { UsePaints } from './use'
+import { References } from './references'
 import { ValueScan } from './value-scan'
 
 /** Properties that take colours; words elsewhere (font or animation names) are no colours. CSS specifications, by module. */
@@ -105,7 +106,9 @@ export function readCssColors(
 ): FoundInCss[] {
   const found: FoundInCss[] = []
   const channels = new Channels()
+  const references = new References()
   readDeclarations(css, context, (declaration) => {
+    references.note(declaration)
     const scanned = scanOf(css, declaration)
     if (scanned) {
       for (const find of findsIn(css, declaration.property, scanned)) found.push(find)
@@ -115,10 +118,17 @@ export function readCssColors(
     for (const find of readAddresses(css, declaration, pictures)) found.push(find)
   })
   for (const find of channels.finds()) found.push(find)
+  const colors = found.filter((find) => !isName(find, references))
   // What conditions ask for comes behind the value that it stands in.
-  const isInOrder = found.every(({ start }, i) => i === 0 || found[i - 1]!.start <= start)
-  return isInOrder ? found : found.sort((a, b) => a.start - b.start)
+  const isInOrder = colors.every(({ start }, i) => i === 0 || colors[i - 1]!.start <= start)
+  return isInOrder ? colors : colors.sort((a, b) => a.start - b.start)
 }
+
+/** Whether a bare word in a custom property is the name of something else: all that uses it takes no colours. */
+const isName = ({ property, text }: FoundInCss, references: References): boolean =>
+  property.startsWith('--') &&
+  /^[a-z]+$/i.test(text) &&
+  references.isNoColor(property, (user) => COLOR_PROPERTY.test(user))
 
 /** What a declaration says of properties that hold the numbers of a colour. */
 function noteChannels(
@@ -203,7 +213,9 @@ export function readUnreadColors(
 ): UnreadInCss[] {
   const found: UnreadInCss[] = []
   const channels = new Channels()
+  const references = new References()
   readDeclarations(css, context, (declaration) => {
+    references.note(declaration)
     const scanned = scanOf(css, declaration)
     if (scanned) noteChannels(channels, css, declaration, scanned)
     for (const { start, end } of scanned?.scan.unread ?? []) {

@@ -38,6 +38,8 @@ describe('colours in a stylesheet', () => {
     '.x { --word: red team }',
     '.x { --font: Tan, Coral, serif }',
     '.x { list-style: red; list-style-type: tan }',
+    ':root { --id: rebeccapurple } .x { grid-area: var(--id) }',
+    ':root { --a: red; --b: var( --a ) } .x { animation-name: var(--b) } .y { grid-area: var(--a, x) }',
     '.x { content: counter(red) string(red) attr(red) target-counter(url(x), red) }',
     '.x { background: paint(red, #fff) element(#abc) }',
     '.x { color: var(--red); border-color: env(red) }',
@@ -53,6 +55,11 @@ describe('colours in a stylesheet', () => {
 
   test.each([
     ['.card { .title { color: #111 } }', '#111'],
+    // Used as a colour as well, by another property, or by nothing here: it is one.
+    [':root { --id: tan } .x { grid-area: var(--id); color: var(--id) }', 'tan'],
+    [':root { --a: red; --b: var(--a) } .x { fill: var(--b); grid-area: var(--a) }', 'red'],
+    [':root { --id: tan; --other: #111 } .x { grid-area: var(--other) }', 'tan #111'],
+    [':root { --a: var(--b); --b: var(--a); --c: tan }', 'tan'],
     ['.card { > b { color: #111 } + i { color: #222 } }', '#111 #222'],
     ['.card { :hover { color: #111 } a:hover { color: #222 } color: #333 }', '#111 #222 #333'],
     [

@@ -6,7 +6,7 @@ import {
   type RecolorRequest,
   type Result,
 } from '@/core/payloads'
-import { pixelRecolorer } from '@/core/picture'
+import { flatColors, pixelRecolorer } from '@/core/picture'
 import { textFault, type Picture } from '@/core/site'
 import { siteFor, type Actor } from '../access'
 import { hashOf, keepFile, loadRecords } from '../records'
@@ -23,7 +23,8 @@ async function recolor(
   { data, width, height }: RawPixels,
   { from, to, tolerance }: RecolorRequest,
 ): Promise<number> {
-  const change = pixelRecolorer({ from: colorOf(from)!, to: colorOf(to)!, tolerance })
+  const recoloring = { from: colorOf(from)!, to: colorOf(to)!, tolerance }
+  const change = pixelRecolorer(recoloring, flatColors(data))
   const count = width * height
   let marked = 0
   for (let at = 0; at < count; at += AT_ONCE) {
