@@ -1,4 +1,4 @@
-import { toOklch, type Color, type Oklch } from '../color'
+import { toOklab, toOklch, type Color, type Oklch } from '../color'
 import { leastCost } from './least-cost'
 
 /** A slot that colours are proposed for: what it holds, and what it is for. */
@@ -96,4 +96,18 @@ export function assignColors(slots: readonly AssignedSlot[], colors: readonly Co
   })
   if (isSettled) result[accent] = vivid
   return result
+}
+
+/**
+ * Which colour goes to which slot where all are to be used, whatever the slots are for: as near as
+ * can be in OKLab on the whole. Returns for every slot the index of its colour, or −1 where none is
+ * left.
+ */
+export function assignAll(slots: readonly Color[], colors: readonly Color[]): number[] {
+  const [held, offered] = [slots.map(toOklab), colors.map(toOklab)]
+  // Farther than any two colours are: no slot stays as it is while a colour is left.
+  return leastCost(held.length, offered.length, slots.length * 10, (row, column) => {
+    const [a, b] = [held[row]!, offered[column]!]
+    return Math.hypot(a.l - b.l, a.a - b.a, a.b - b.b)
+  })
 }

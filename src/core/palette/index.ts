@@ -1,4 +1,4 @@
-export { assignColors, type AssignedSlot } from './assign'
+export { assignAll, assignColors, type AssignedSlot } from './assign'
 export { assignNamed, type NamedSlot } from './assign-named'
 export { castColors, type Cast } from './cast'
 export { extractColors, type Extracted, type Pixels } from './extract'

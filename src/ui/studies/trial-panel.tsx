@@ -1,13 +1,13 @@
 'use client'
 
-import { slotsInOrder } from '@/core/site'
+import { slotName, slotsInOrder } from '@/core/site'
 import { useEditorState, type Trial } from '../editor'
 import { Button, TextField, Tick } from '../kit'
-import { counted } from '../words'
+import { counted, listed } from '../words'
 import { ColorChip } from './color-chip'
 import { SlotRow } from './slot-row'
 import { hasOwnThemes } from './outlook'
-import { leftOver, type NewName } from './trial'
+import { freeSlots, leftOver, withFreeFilled, type NewName } from './trial'
 import { useTrialDeeds } from './use-trial'
 import { WayControls } from './way-controls'
 
@@ -87,8 +87,10 @@ interface LeftOverProps {
 
 /** Colours that no slot takes: to be dragged onto one, or to become slots of their own. */
 function LeftOver({ trial, onTrial }: LeftOverProps) {
+  const palette = useEditorState((state) => state.docs.frame.palette)
   const rest = leftOver(trial)
   if (rest.length === 0) return null
+  const free = freeSlots(trial).map((i) => slotName(palette, palette.order[i]!))
   return (
     <div className="grid gap-1.5">
       <h3 className="text-xs text-soft">
@@ -102,6 +104,17 @@ function LeftOver({ trial, onTrial }: LeftOverProps) {
       <Tick checked={trial.addRest} onChange={(addRest) => onTrial({ ...trial, addRest })}>
         Add them as new slots
       </Tick>
+      {free.length > 0 && (
+        <div className="grid gap-1">
+          <p className="text-xs text-soft">
+            {listed(free)} would keep {free.length === 1 ? 'its colour' : 'their colours'}: none of
+            these suits what {free.length === 1 ? 'it is' : 'they are'} for.
+          </p>
+          <Button onClick={() => onTrial(withFreeFilled(palette, trial))}>
+            Use them there all the same
+          </Button>
+        </div>
+      )}
     </div>
   )
 }

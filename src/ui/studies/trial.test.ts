@@ -6,6 +6,7 @@ import { basisOf } from './basis'
 import { firstOthers, othersAt, trialOfOthers, withStay } from './others'
 import {
   exchange,
+  freeSlots,
   leftOver,
   newNames,
   paletteWith,
@@ -20,6 +21,7 @@ import {
   trialOfStudy,
   trialValues,
   wayName,
+  withFreeFilled,
 } from './trial'
 import { trialOfList } from './trial-of-list'
 
@@ -29,6 +31,19 @@ const list =
   'Chalk #fbf8f1\nFog #dfe6e9\nHarbour #27496d\nRust #c0562f\nSlate #6b7280\nNight #14213d'
 const toSlots = (trial: Parameters<typeof trialValues>[1]) =>
   Object.fromEntries(trialValues(palette, trial).map(({ slot, value }) => [slot, value]))
+
+test('colours that suit no slot can go to the free ones all the same: every colour or every slot is taken then', () => {
+  const vivid = '#ff2d95\n#00c2ff\n#ffe100\n#7cff00\n#ff6a00\n#8f00ff'
+  const trial = trialOfList(basis, vivid)
+  expect(leftOver(trial).length).toBeGreaterThan(0)
+  const before = trial.given.filter((index) => index >= 0)
+  const filled = withFreeFilled(palette, trial)
+  expect(leftOver(filled)).toEqual([])
+  expect(freeSlots(filled)).toEqual([])
+  expect(new Set(filled.given).size).toBe(filled.given.length)
+  // What had a slot keeps it.
+  expect(filled.given.filter((index) => before.includes(index))).toEqual(before)
+})
 
 test('a pasted list finds the slots that its colours suit', () => {
   expect(toSlots(trialOfList(basis, list))).toEqual({

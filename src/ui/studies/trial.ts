@@ -1,6 +1,7 @@
 import { colorOf, writeHex } from '@/core/color'
 import type { Edit } from '@/core/edit'
 import {
+  assignAll,
   assignNamed,
   greyed,
   harmonyPalette,
@@ -157,6 +158,24 @@ export function trialValues(
 /** The indices of the colours that no slot takes. */
 export function leftOver({ colors, given }: Trial): number[] {
   return colors.flatMap((_, i) => (given.includes(i) ? [] : [i]))
+}
+
+/** The slots that take none of the colours, by their places in the palette. */
+export const freeSlots = ({ given }: Trial): number[] =>
+  given.flatMap((index, i) => (index === -1 ? [i] : []))
+
+/** Puts the colours that no slot takes into those that are free, each where it changes least. */
+export function withFreeFilled(palette: Palette, trial: Trial): Trial {
+  const [free, rest] = [freeSlots(trial), leftOver(trial)]
+  const found = assignAll(
+    free.map((i) => slotColor(palette, palette.order[i]!)),
+    rest.map((index) => colorOf(trial.colors[index]!.value)!),
+  )
+  const given = [...trial.given]
+  found.forEach((column, row) => {
+    if (column >= 0) given[free[row]!] = rest[column]!
+  })
+  return { ...trial, given }
 }
 
 export interface NewName {
