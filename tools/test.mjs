@@ -105,7 +105,7 @@ async function runBrowser({ address, published }, second, filter, isLong) {
           EASEL_SECOND: second.address,
           EASEL_XSS: xss,
           EASEL_ICONS: icons,
-          ...(isLong ? { EASEL_EDITS: '500', EASEL_LOOKS: '300' } : {}),
+          ...(isLong ? { EASEL_EDITS: '500', EASEL_LOOKS: '300', EASEL_CONTROLS: '2000' } : {}),
           PLAYWRIGHT_JSON_OUTPUT_NAME: report,
           PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1',
         },
