@@ -7,9 +7,10 @@ import { hardToRead } from './reads-well'
 
 leavesTheSiteAsItWas()
 
-/** Controls that are used; a long walk is told by the environment. */
-const STEPS = Number(process.env.EASEL_CONTROLS ?? 60)
-const SEED = Number(process.env.EASEL_SEED ?? Math.floor(Math.random() * 1e9))
+/** Controls that are used: few, always the same ones; a long walk, by another seed each time, is asked for by the environment. */
+const LONG = process.env.EASEL_CONTROLS
+const STEPS = Number(LONG ?? 60)
+const SEED = Number(process.env.EASEL_SEED ?? (LONG ? Math.floor(Math.random() * 1e9) : 1))
 
 /** What leads out of the site, changes what is not part of it, or asks the machine for a file. */
 const LEFT_ALONE =
@@ -297,6 +298,10 @@ test(`any control, ${STEPS} times: what is told is what happened, one step back 
       if (after.content === before.content) {
         before = after
         continue
+      }
+      // Behind a dialog nothing is named.
+      for (let i = 0; i < 3 && (await undoButton(page).count()) === 0; i += 1) {
+        await page.keyboard.press('Escape')
       }
       expect(await undoWords(page), 'what undo would take back').toBe(await newestTold(request))
       await isDrawnAsStored(page, after)
