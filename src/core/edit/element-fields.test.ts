@@ -93,7 +93,7 @@ test.each(withFresh)(
         asset: () => undefined,
         room: 1080,
         isFirst: true,
-        within: 'band',
+        within: { kind: 'band', name: 'Section', before: () => 0 },
         link: (href) => href,
         isCurrent: () => false,
         isEdited: true,

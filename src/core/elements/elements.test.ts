@@ -13,7 +13,7 @@ const write = (kind: ElementKind, content: unknown) =>
     asset: (id) => ({ url: `${id}.jpg`, width: 4, height: 3, alt: 'alt', narrower: [] }),
     room: 1080,
     isFirst: true,
-    within: 'band',
+    within: { kind: 'band', name: 'Section', before: () => 0 },
     link: (href) => href,
     isCurrent: (href) => href.startsWith('page:'),
     isEdited: false,

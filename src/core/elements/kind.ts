@@ -70,8 +70,12 @@ export interface Surroundings {
   readonly room: number
   /** Whether it stands on the first screen of the page. */
   readonly isFirst: boolean
-  /** What it stands in. */
-  readonly within: 'header' | 'band' | 'footer'
+  /** The section that it stands in, and how many of its kind stand there before it. */
+  readonly within: {
+    readonly kind: 'header' | 'band' | 'footer'
+    readonly name: string
+    readonly before: () => number
+  }
   readonly link: (href: string) => string
   readonly isCurrent: (href: string) => boolean
   /** Whether it is written for those who edit it: all of it can be seen then. */

@@ -1,15 +1,19 @@
 import * as z from 'zod'
 import { linkEntries } from './field'
 import { asText, features, moving } from './feature'
-import { defineKind } from './kind'
+import { defineKind, type Surroundings } from './kind'
 import { escapeHtml, safeHref, tag } from './markup'
 
 /** What people who hear a page are told that links are: one list among several needs a name of its own. */
-const NAMES = {
-  header: 'Main navigation',
-  band: 'More links',
-  footer: 'Links at the foot of the page',
-} as const
+function nameOf({ kind, name, before }: Surroundings['within']): string {
+  const words = {
+    header: 'Main navigation',
+    band: `Links in ${name}`,
+    footer: 'Links at the foot of the page',
+  }
+  const count = before()
+  return count > 0 ? `${words[kind]}, ${count + 1}` : words[kind]
+}
 
 export const navigation = defineKind({
   kind: 'navigation',
@@ -59,7 +63,7 @@ export const navigation = defineKind({
       {
         ...root,
         class: upright ? `${root.class} upright` : root.class,
-        'aria-label': NAMES[within],
+        'aria-label': nameOf(within),
       },
       items
         .map(({ label, href }, i) =>

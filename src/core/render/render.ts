@@ -5,6 +5,7 @@ import {
   bodyOf,
   childrenOf,
   own,
+  walkSection,
   type Body,
   type ColorDecision,
   type DocId,
@@ -32,11 +33,18 @@ interface Around {
   readonly where: Whereabouts
   readonly room: number
   readonly isFirst: boolean
-  readonly within: Section['kind']
+  readonly section: Section
+}
+
+/** How many elements of its kind stand before one in its section. */
+function alikeBefore(body: Body, section: Section, { id, kind }: SiteElement): number {
+  const alike: ElementId[] = []
+  walkSection(body, section, (each) => void (each.kind === kind && alike.push(each.id)))
+  return Math.max(0, alike.indexOf(id))
 }
 
 function writeElement(element: SiteElement, around: Around): string {
-  const { page, where, room, isFirst, within } = around
+  const { body, page, where, room, isFirst, section } = around
   const root: Record<string, string> = {
     class: [kindClass(element.kind), element.style ? `style-${element.style}` : '']
       .filter(Boolean)
@@ -52,7 +60,11 @@ function writeElement(element: SiteElement, around: Around): string {
     },
     room,
     isFirst,
-    within,
+    within: {
+      kind: section.kind,
+      name: section.name,
+      before: () => alikeBefore(body, section, element),
+    },
     link: where.link,
     isCurrent: (href) => href === `page:${page}`,
     isEdited: !!where.marksWords,
@@ -78,7 +90,7 @@ function writeSection(spot: Spot, page: PageId, where: Whereabouts, isFirst: boo
   const inner = tag(
     'div',
     { class: `inner ${section.layout}${section.centered ? ' center' : ''}` },
-    writeElements(section.children, { body, page, where, room, isFirst, within: section.kind }),
+    writeElements(section.children, { body, page, where, room, isFirst, section }),
   )
   const hasSwitch = section.kind === 'footer' && docs.frame.edition === 'switch'
   const kind = section.kind === 'band' ? '' : ` ${section.kind}${liesOver(spot) ? ' over' : ''}`
