@@ -1,6 +1,7 @@
 import type { Metadata, Viewport } from 'next'
 import { headers } from 'next/headers'
 import type { ReactNode } from 'react'
+import { FootBar } from '@/ui/kit'
 import './globals.css'
 
 export const metadata: Metadata = {
@@ -19,7 +20,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <head>
         <script nonce={nonce} dangerouslySetInnerHTML={{ __html: chrome }} />
       </head>
-      <body>{children}</body>
+      <body>
+        {children}
+        <FootBar />
+      </body>
     </html>
   )
 }

@@ -70,7 +70,7 @@ export interface Surroundings {
   readonly room: number
   /** Whether it stands on the first screen of the page. */
   readonly isFirst: boolean
-  /** The section that it stands in, and how many of its kind stand there before it. */
+  /** The section that it is in, and how many elements of its kind come before it there. */
   readonly within: {
     readonly kind: 'header' | 'band' | 'footer'
     readonly name: string

@@ -47,7 +47,7 @@ export const logoStrip = defineKind({
   fresh: {
     items: [
       { name: 'First & Daughters', asset: '' },
-      { name: 'A partner', asset: '' },
+      { name: 'Harbour Guild', asset: '' },
       { name: 'The Third', asset: '' },
       { name: 'Fourth Street', asset: '' },
     ],

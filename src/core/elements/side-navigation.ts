@@ -95,8 +95,8 @@ export const sideNavigation = defineKind({
       content: {
         title: 'On this site',
         items: [
-          { label: 'Marbled', href: sampleHere },
-          { label: 'Plain', href: '#' },
+          { label: 'This page', href: sampleHere },
+          { label: 'Another page', href: '#' },
         ],
       },
     },

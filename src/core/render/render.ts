@@ -36,10 +36,12 @@ interface Around {
   readonly section: Section
 }
 
-/** How many elements of its kind stand before one in its section. */
+/** How many elements of its kind come before one in its section. */
 function alikeBefore(body: Body, section: Section, { id, kind }: SiteElement): number {
   const alike: ElementId[] = []
-  walkSection(body, section, (each) => void (each.kind === kind && alike.push(each.id)))
+  walkSection(body, section, (each) => {
+    if (each.kind === kind) alike.push(each.id)
+  })
   return Math.max(0, alike.indexOf(id))
 }
 

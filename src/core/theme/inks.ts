@@ -97,10 +97,11 @@ const ramps = new Map<string, readonly Ink[]>()
 const MOST_RAMPS = 600
 
 /**
- * A slot and its shades from white to black, all opaque: a slot that can be seen
- * through is no colour for words or lines, and its shades are. Kept by colour: while one slot is dragged, those of all
- * others are known. By the very colour, not by what it rounds to: two that
- * paint the same 8 bits may have other shades, above all outside of sRGB.
+ * A slot and its shades from white to black, all opaque: a slot that can be
+ * seen through is no colour for words, lines or fills, but its opaque shades
+ * are. Kept by colour: while one slot is dragged, those of all others are
+ * known. By the very colour, not by what it rounds to: two that paint the same
+ * 8 bits may have other shades, above all outside of sRGB.
  */
 function rampOf(slot: PaletteColor, from: number): readonly Ink[] {
   const { id, color, steps } = slot

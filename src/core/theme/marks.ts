@@ -59,29 +59,30 @@ export function marksOn({ chooser, base, lab, grounds, known }: Setting, edge: I
   }
 }
 
+/**
+ * The ground of fields whose given words cannot be read on that of cards. What is typed may ask for
+ * any ground; a hint only for one that is a little lighter or darker: one hint by hand makes no
+ * field of a pale theme black. It cannot be read then, which is reported.
+ */
+function fieldFor({ chooser, base, known }: Setting, cards: Ink, bears: readonly Ink[]): Ink {
+  const cost = (ink: Ink) => shading(ink) + inkDistance(ink, cards)
+  const want: Want = { on: base, needs: 1, bears, cost }
+  if (known.fieldText) return chooser.choose(want)
+  const isNear = (ink: Ink) => Math.abs(ink.l - cards.l) <= NEIGHBOUR
+  return chooser.find({ ...want, fits: isNear }) ?? cards
+}
+
 /** Form fields: on the ground of cards, unless given words ask for another. */
 export function fieldOn(
   setting: Setting,
   cards: Ink,
   { text, mutedText }: Readonly<Record<'text' | 'mutedText', Ink>>,
 ) {
-  const { chooser, base, grounds, known } = setting
+  const { chooser, grounds, known } = setting
   const bears = those([known.fieldText, known.fieldHint])
   const onCards = footingsOf(cards, grounds)
-  // What is typed may ask for any ground; a hint only for one that is a little lighter or darker:
-  // one hint by hand makes no field of a pale theme black. Then it cannot be read, which is told.
-  const bearing = () =>
-    chooser.find({
-      on: base,
-      needs: 1,
-      bears,
-      fits: known.fieldText ? undefined : (ink) => Math.abs(ink.l - cards.l) <= NEIGHBOUR,
-      cost: (ink) => shading(ink) + inkDistance(ink, cards),
-    })
-  const strongest = () => chooser.choose({ on: base, needs: 1, bears, cost: shading })
-  const isBorne = bears.every((ink) => reads(ink, onCards, TEXT))
-  const fieldGround =
-    known.fieldGround ?? (isBorne ? cards : (bearing() ?? (known.fieldText ? strongest() : cards)))
+  const isReadable = bears.every((ink) => reads(ink, onCards, TEXT))
+  const fieldGround = known.fieldGround ?? (isReadable ? cards : fieldFor(setting, cards, bears))
   const on = footingsOf(fieldGround, grounds)
   const typed: Want = {
     on,

@@ -213,9 +213,7 @@ export function readUnreadColors(
 ): UnreadInCss[] {
   const found: UnreadInCss[] = []
   const channels = new Channels()
-  const references = new References()
   readDeclarations(css, context, (declaration) => {
-    references.note(declaration)
     const scanned = scanOf(css, declaration)
     if (scanned) noteChannels(channels, css, declaration, scanned)
     for (const { start, end } of scanned?.scan.unread ?? []) {

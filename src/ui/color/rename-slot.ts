@@ -9,8 +9,7 @@ export function renameSlot(editor: Editor, slot: Slot, name: string): void {
   const { themes } = editor.store.getState().docs.frame
   if (!editor.carryOut({ type: 'renameSlot', slot: slot.id, name })) return
   const named = themesNamedAfter(themes, slot.name, name)
-  const [first] = named
-  if (!first) return
+  if (named.length === 0) return
   const before = listed(named.map(({ theme }) => theme.name))
   const after = listed(named.map((each) => each.name))
   const rename = () => {

@@ -2,12 +2,13 @@
 
 import { useCallback, useEffect, useState, type ReactNode } from 'react'
 import { useEditor, useEditorState } from '../editor'
-import { Dialog } from '../kit'
+import { Dialog, FootEnd } from '../kit'
 import { FindDialog } from '../find'
 import { SurveyHost } from '../survey'
 import { ChangedElsewhere } from './changed-elsewhere'
-import { FootBar } from './foot-bar'
 import { shortcuts, useShortcuts } from './keys'
+import { Others } from './others'
+import { SaveMark } from './save-mark'
 import { usePageAddress } from './page-address'
 import { TopBar } from './top-bar'
 
@@ -22,11 +23,14 @@ export function EditorShell({ children }: { readonly children: ReactNode }) {
   useDraftKept()
   usePageAddress()
   return (
-    <div className="flex h-dvh min-w-[1024px] flex-col">
+    <div className="flex h-[calc(100dvh-var(--foot-height,33px))] min-w-[1024px] flex-col">
       <TopBar onHelp={openHelp} onFind={openFind} />
       <ChangedElsewhere />
       <main className="min-h-0 flex-1">{children}</main>
-      <FootBar />
+      <FootEnd>
+        <Others />
+        <SaveMark />
+      </FootEnd>
       <SurveyHost />
       <FindDialog open={finding} onOpenChange={setFinding} />
       <Dialog open={help} onOpenChange={setHelp} title="Keys">
