@@ -56,6 +56,13 @@ test('a site is copied, renamed, put away and back, removed by its name and brou
   await dialog.getByLabel('Name').press('Enter')
   await expect(card(page, 'Third jetty')).toBeVisible()
   await expect(card(page, 'Second jetty')).toHaveCount(0)
+  const message = page.locator('[data-sonner-toast]')
+  await expect(message).toHaveText('Second jetty is called Third jetty now.')
+  // It goes along to the next page, and is gone by itself there.
+  await card(page, 'Third jetty').getByRole('link').first().click()
+  await stageFrame(page).locator('[data-section]').first().waitFor()
+  await page.getByRole('link', { name: 'Third jetty' }).click()
+  await expect(card(page, 'Third jetty')).toBeVisible()
 
   await choose(page, 'Third jetty', 'Put away')
   await expect(card(page, 'Third jetty')).toHaveCount(0)

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { failingRoles } from '../resolve'
 import { themesInOrder, type Frame, type Theme } from '../site'
-import { leftOut } from './common-decisions'
+import { lackingThemes } from './common-decisions'
 import { afterDark, darkEdition, withDark } from './dark-edition'
 import { edited, frameOf } from './frames.fixture'
 import { generateThemeOn } from './generated'
@@ -22,18 +22,18 @@ const brought = (frame: Frame) =>
     type: 'setCells',
     told: 'along',
     hand: false,
-    cells: leftOut(frame).flatMap(({ cells }) => cells),
+    cells: lackingThemes(frame).flatMap(({ cells }) => cells),
   })
 
 test('themes as they were generated have nothing in common by hand', () => {
-  expect(leftOut(plain)).toEqual([])
-  expect(leftOut(inAll(plain, 'buttonFill', { slot: 's2' }))).toEqual([])
+  expect(lackingThemes(plain)).toEqual([])
+  expect(lackingThemes(inAll(plain, 'buttonFill', { slot: 's2' }))).toEqual([])
 })
 
-test('a theme that is generated later is told, with what brings along what the others have', () => {
+test('a theme that is generated later is found, with the cells that give it what the others have', () => {
   const decided = inAll(plain, 'buttonFill', { value: '#5b2a86' })
   const [frame, theme] = withNew(decided, { value: '#ffe9b0' })
-  const [found, ...others] = leftOut(frame)
+  const [found, ...others] = lackingThemes(frame)
   expect(others).toEqual([])
   expect(found).toMatchObject({
     theme: { id: theme.id },
@@ -44,10 +44,10 @@ test('a theme that is generated later is told, with what brings along what the o
   const after = brought(frame)
   expect(after.themes.byId[theme.id]!.roles.buttonFill).toEqual({ value: '#5b2a86' })
   expect(after.themes.byId[theme.id]!.hand).toEqual(['buttonFill'])
-  expect(leftOut(after)).toEqual([])
+  expect(lackingThemes(after)).toEqual([])
 })
 
-test('the dark edition is told as well; what cannot be read there stays as it is', () => {
+test('the dark edition is found as well; what could not be read there stays as it is', () => {
   const decided = inAll(inAll(plain, 'buttonFill', { value: '#ffd447' }), 'link', {
     value: '#0b3d91',
   })
@@ -56,7 +56,7 @@ test('the dark edition is told as well; what cannot be read there stays as it is
     edition: 'visitor',
     dark: darkEdition(decided),
   })
-  const found = leftOut(frame)
+  const found = lackingThemes(frame)
   expect(found.length).toBeGreaterThan(0)
   expect(found.every(({ dark }) => dark)).toBe(true)
   expect(found.some(({ unreadable }) => unreadable.includes('link'))).toBe(true)
@@ -74,10 +74,10 @@ test('what a person decided in the theme itself is no omission', () => {
     role: 'buttonFill',
     decision: { slot: 's1' },
   })
-  expect(leftOut(own)).toEqual([])
+  expect(lackingThemes(own)).toEqual([])
 })
 
-test('bringing along makes nothing hard to read, whatever was decided', () => {
+test('the offered cells make nothing hard to read, whatever was decided', () => {
   const seed = Math.floor(Math.random() * 1e9)
   console.warn(`common decisions: seed ${seed}`)
   const color = fc.integer({ min: 0, max: 0xffffff })

@@ -13,7 +13,7 @@ import { afterDark } from './dark-edition'
 import { roleMaker } from './generated'
 import type { AnewCell } from './regeneration'
 
-/** A role that a person decided alike in several themes, which are most of those that there are. */
+/** A role that a person decided in the same way in most themes. */
 interface Common {
   readonly role: RoleId
   readonly decision: ColorDecision
@@ -21,21 +21,21 @@ interface Common {
   readonly count: number
 }
 
-/** A theme, in one edition, that was generated without what most themes have in common. */
-export interface LeftOut {
+/** A theme, in one edition, that lacks decisions which most themes share. */
+export interface LackingTheme {
   /** As it is in that edition. */
   readonly theme: Theme
   readonly dark: boolean
   readonly common: readonly Common[]
-  /** What brings it along: the decisions that can be read here, and what stands on them made to be read. */
+  /** The cells to set: the common decisions that can be read in it, and the colours on top of those, made readable. */
   readonly cells: readonly AnewCell[]
-  /** What cannot be brought along, as it could not be read here. */
+  /** The roles whose common decision could not be read in it. */
   readonly unreadable: readonly RoleId[]
 }
 
 const same = (a: ColorDecision, b: ColorDecision) => canonicalJson(a) === canonicalJson(b)
 
-/** What two or more themes, and more of them than not, have by hand and alike. Grounds are what sets themes apart. */
+/** What a person decided in the same way in most themes, two or more. Grounds are left out: themes differ by them. */
 function commonIn(themes: readonly Theme[]): Common[] {
   return roleIds.flatMap((role) => {
     const by = role === 'ground' ? [] : themes.filter(({ hand }) => hand.includes(role))
@@ -49,7 +49,7 @@ function commonIn(themes: readonly Theme[]): Common[] {
 
 type Make = NonNullable<ReturnType<typeof roleMaker>>
 
-/** A theme with some roles as they are given, and what stands on those made anew unless a person decided it. */
+/** A theme with some roles as they are given, and the colours on top of those generated again, unless a person decided them. */
 function withGiven(make: Make, theme: Theme, given: Partial<ThemeRoles>): ThemeRoles {
   const isMoved = (role: RoleId) =>
     !theme.hand.includes(role) && groundsOfRole(role).some((on) => on in given)
@@ -79,13 +79,13 @@ function bearableIn(make: Make, { palette }: Frame, theme: Theme, common: readon
   return { given, roles: theme.roles }
 }
 
-function leftOutIn(
+function lackingIn(
   make: Make,
   frame: Frame,
   theme: Theme,
   common: readonly Common[],
   dark: boolean,
-): LeftOut[] {
+): LackingTheme[] {
   const missing = common.filter(
     ({ role, decision }) => !theme.hand.includes(role) && !same(theme.roles[role], decision),
   )
@@ -110,14 +110,14 @@ function leftOutIn(
  * (two or more): those that were generated since, and the dark edition. A role that a person
  * decided there as well is left alone. Empty without a filled slot.
  */
-export function leftOut(frame: Frame): LeftOut[] {
+export function lackingThemes(frame: Frame): LackingTheme[] {
   const make = roleMaker(frame)
   const light = themesInOrder(frame.themes)
   const common = commonIn(light)
   if (!make || common.length === 0) return []
   const shown = frame.edition === 'light' ? [] : themesInOrder(afterDark(frame).themes)
   return [
-    ...light.flatMap((theme) => leftOutIn(make, frame, theme, common, false)),
-    ...shown.flatMap((theme) => leftOutIn(make, frame, theme, common, true)),
+    ...light.flatMap((theme) => lackingIn(make, frame, theme, common, false)),
+    ...shown.flatMap((theme) => lackingIn(make, frame, theme, common, true)),
   ]
 }

@@ -1,6 +1,6 @@
 export { cellsOfForm } from './button-form'
 export { afterDark, darkEdition, withDark } from './dark-edition'
-export { leftOut, type LeftOut } from './common-decisions'
+export { lackingThemes, type LackingTheme } from './common-decisions'
 export { disagreements, type Disagreement } from './disagreements'
 export { fixesFor, readableChoices, type CellFix, type ReadableChoice } from './fixes'
 export {

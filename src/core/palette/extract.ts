@@ -1,9 +1,9 @@
 import { fromOklab, toOklab, type Color } from '../color'
-import { flatColors, mixtureFinder } from '../picture'
+import { flatColors, mixtureFinder, type PixelBytes } from '../picture'
 
-/** Pixels as a canvas gives them: four bytes each, red, green, blue, alpha. */
+/** A picture as a canvas gives it. */
 export interface Pixels {
-  readonly data: Uint8ClampedArray | Uint8Array
+  readonly data: PixelBytes
   readonly width: number
   readonly height: number
 }
@@ -306,7 +306,7 @@ function fewer(clusters: readonly Cluster[], count: number): Cluster[] {
 }
 
 /**
- * The colours of a picture, those of the largest areas first; at most `count` (1…24), fewer
+ * The colours of a picture, those of the largest areas first, or for a drawing the most important; at most `count` (1…24), fewer
  * where it holds fewer. Empty for a picture that is all transparent.
  * Method: the flat colours of a drawing as they are; else box averages, k-means in OKLab from fixed
  * beginnings, merging of what looks alike, and vivid accents in the place of what is missed least.
@@ -319,8 +319,9 @@ export function extractColors(pixels: Pixels, count: number): Extracted[] {
   const points = binned(samples)
   const many = settle(points, firstCentres(points, Math.max(CLUSTERS, count * 2)))
   // Mixtures along edges are rare and between others; what is under a thousandth of the area is left out.
-  const left = merged(many).filter(({ weight }) => weight >= samples.length / 1000)
-  const clusters = left.length > 0 ? left : merged(many)
+  const all = merged(many)
+  const left = all.filter(({ weight }) => weight >= samples.length / 1000)
+  const clusters = left.length > 0 ? left : all
   const found =
     clusters.length <= count
       ? clusters

@@ -132,21 +132,21 @@ describe('a drawing of flat colours', () => {
   }
   const colorAt = (data: Uint8ClampedArray, i: number) =>
     fromBytes([data[i * 4]!, data[i * 4 + 1]!, data[i * 4 + 2]!])
-  /** The largest difference from the drawing as it would be drawn anew, and without the flat colours. */
-  const off = (data: Uint8ClampedArray, anew: Uint8ClampedArray) =>
+  /** The largest difference from the drawing as it would be drawn in the new colour. */
+  const off = (data: Uint8ClampedArray, redrawn: Uint8ClampedArray) =>
     Math.max(
       ...Array.from({ length: data.length / 4 }, (_, i) =>
-        difference(colorAt(data, i), colorAt(anew, i)),
+        difference(colorAt(data, i), colorAt(redrawn, i)),
       ),
     )
 
   test('has no fringe of the old hue: each edge is the mixture of what its colours become', () => {
     const paper = color('#f7f2e7')
     const before = drawing(paper, green, color('#ffffff'), green, color('#171717'))
-    const anew = drawing(paper, plum, color('#ffffff'), plum, color('#171717'))
-    expect(off(remixed(before), anew)).toBeLessThan(1)
+    const redrawn = drawing(paper, plum, color('#ffffff'), plum, color('#171717'))
+    expect(off(remixed(before), redrawn)).toBeLessThan(1)
     // By hue alone a fringe stays.
-    expect(off(recolored(before).copy, anew)).toBeGreaterThan(4)
+    expect(off(recolored(before).copy, redrawn)).toBeGreaterThan(4)
   })
 
   test('whatever the colours', () => {
@@ -155,8 +155,8 @@ describe('a drawing of flat colours', () => {
         const ground = fromBytes([grey, grey, grey])
         fc.pre(canRecolor(from) && difference(from, ground) > 10)
         const recoloring = { from, to, tolerance: 24 }
-        const anew = drawing(ground, to, ground)
-        expect(off(remixed(drawing(ground, from, ground), recoloring), anew)).toBeLessThan(1.5)
+        const redrawn = drawing(ground, to, ground)
+        expect(off(remixed(drawing(ground, from, ground), recoloring), redrawn)).toBeLessThan(1.5)
       }),
       { seed, numRuns: 400 },
     )

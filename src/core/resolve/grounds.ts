@@ -43,8 +43,8 @@ const windowOf = ({ trace }: Ground): Window => trace.facet.below ?? 'wide'
 
 /**
  * The opaque colours of a section's ground in windows of each width in which it has one of its
- * own. Where it is known where something stands in one of them, a gradient or a picture of
- * another one says nothing: what stands there stands elsewhere.
+ * own. Where the position of the text is known for one width, gradients and pictures of other widths
+ * are left out: the text has another position there.
  */
 function sectionColors(
   spot: Spot,

@@ -30,10 +30,10 @@ export function dragWords(editor: Editor): NonNullable<DndContextProps['accessib
   const words = (id: string | number) => wordsOf(editor, id)
   return {
     announcements: {
-      onDragStart: ({ active }) => `In hand: ${words(active.id)}.`,
+      onDragStart: ({ active }) => `Picked up: ${words(active.id)}.`,
       onDragOver: ({ over }) => (over ? `Over ${words(over.id)}.` : 'Over nothing in a list.'),
       onDragEnd: ({ active, over }) =>
-        over ? `${words(active.id)} let go over ${words(over.id)}.` : `${words(active.id)} let go.`,
+        over ? `${words(active.id)} dropped on ${words(over.id)}.` : `${words(active.id)} dropped.`,
       onDragCancel: ({ active }) => `${words(active.id)} stays where it was.`,
     },
     // All that can be dragged with a pointer has keys of its own, which the help lists.

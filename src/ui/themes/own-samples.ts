@@ -10,7 +10,7 @@ type Content = Readonly<Record<string, unknown>>
 /** Entries of a list that are enough to show how it looks. */
 const FEW = 3
 
-/** The contents of all elements at hand, by their kind, in the order in which they stand on the pages. */
+/** The contents of all elements at hand, by their kind, in page order. */
 function contentsByKind({ frame, pages }: Pick<SiteDocs, 'frame' | 'pages'>) {
   const found = new Map<string, Content[]>()
   for (const body of [...Object.values(pages).map((page) => page.body), frame.body]) {

@@ -18,7 +18,7 @@ import { Button, Swatch } from '../kit'
 import { decisionHex } from '../look'
 import { counted } from '../words'
 import { Disagreements } from './disagreement-list'
-import { LeftOutOfThemes } from './left-out-list'
+import { LackingThemes } from './lacking-themes'
 import { FailingChosen, FailingThemes, type Failing } from './failing'
 import { StepsFrom } from './steps-from'
 import {
@@ -51,7 +51,7 @@ export const SheetPanel = memo(function SheetPanel({ frame, columns, failing }: 
             Copy and paste work as in a spreadsheet.
           </p>
         </header>
-        <LeftOutOfThemes />
+        <LackingThemes />
         <Disagreements frame={frame} />
         <FailingThemes frame={frame} failing={failing} />
       </div>

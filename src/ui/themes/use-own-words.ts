@@ -6,6 +6,6 @@ import { inOwnWords, type InOwnWords } from './own-samples'
 export function useOwnWords(): InOwnWords {
   const docs = useEditorState((state) => state.docs)
   const { pages, pictures, frame } = docs
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- of the frame only what stands in it
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- of the frame only its elements
   return useMemo(() => inOwnWords(docs), [pages, pictures, frame.body])
 }

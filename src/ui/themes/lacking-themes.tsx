@@ -2,7 +2,7 @@
 
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
-import { leftOut, type LeftOut } from '@/core/generate'
+import { lackingThemes, type LackingTheme } from '@/core/generate'
 import { roleName, type RoleId } from '@/core/roles'
 import { canonicalJson } from '@/core/site'
 import { useEditor, useEditorState } from '../editor'
@@ -12,10 +12,10 @@ import { counted, editProblemWords, listed } from '../words'
 const roleNames = (roles: Iterable<RoleId>) =>
   listed([...new Set(roles)].map((role) => roleName(role).toLowerCase()))
 
-/** Themes, and dark editions, that were generated without what was decided for most themes, with the way to bring it along. */
-export function LeftOutOfThemes() {
+/** Themes, and dark editions, that lack what was decided for most themes, with a button that sets it there. */
+export function LackingThemes() {
   const frame = useEditorState((state) => state.docs.frame)
-  const found = useMemo(() => leftOut(frame), [frame])
+  const found = useMemo(() => lackingThemes(frame), [frame])
   return [false, true].map((dark) => {
     const own = found.filter((each) => each.dark === dark)
     return own.length > 0 && <Without key={canonicalJson(own)} found={own} dark={dark} />
@@ -23,7 +23,7 @@ export function LeftOutOfThemes() {
 }
 
 interface WithoutProps {
-  readonly found: readonly LeftOut[]
+  readonly found: readonly LackingTheme[]
   readonly dark: boolean
 }
 
@@ -37,23 +37,23 @@ function Without({ found, dark }: WithoutProps) {
   const cells = found.flatMap((each) => each.cells)
   const unreadable = found.filter((each) => each.unreadable.length > 0)
   const bring = () => {
-    const told = `Brought along: ${roleNames(common.map(({ role }) => role))}`.slice(0, 160)
+    const told = `Used in all themes: ${roleNames(common.map(({ role }) => role))}`.slice(0, 160)
     const problem = editor.dispatch({ type: 'setCells', told, cells: [...cells], hand: false })
     if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
   }
   return (
     <section
-      aria-label={dark ? 'Left out of the dark edition' : 'Left out of new themes'}
+      aria-label={dark ? 'Decisions that the dark edition lacks' : 'Decisions that new themes lack'}
       className="grid gap-2 rounded-md border border-edge-strong/60 bg-raised p-2.5"
     >
       <p>
-        You decided {roleNames(common.map(({ role }) => role))} alike in {counted(count, 'theme')}.{' '}
-        {dark ? `The dark edition of ${names}` : names} {found.length > 1 && !dark ? 'do' : 'does'}{' '}
-        not have that.
+        You set {roleNames(common.map(({ role }) => role))} by hand in {counted(count, 'theme')},
+        each time to the same colour. {dark ? `The dark edition of ${names}` : names}{' '}
+        {found.length > 1 && !dark ? 'have' : 'has'} another one.
       </p>
       {unreadable.map(({ theme, unreadable: roles }) => (
         <p key={theme.id} className="text-xs text-soft">
-          {theme.name}: {roleNames(roles)} could not be read there and would stay as generated.
+          {theme.name}: {roleNames(roles)} could not be read there, so that stays as it is.
         </p>
       ))}
       <div className="flex gap-2">
