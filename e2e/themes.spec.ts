@@ -310,3 +310,32 @@ test('of many themes only those in sight are drawn; arrow keys reach the last', 
   for (let i = 0; i < 3; i += 1) await undo(page)
   await expect(cell(page, 'on-paper', 'heading')).toContainText('Ink')
 })
+
+test('a theme that is added later says what it lacks of the others, and takes it over in one step', async ({
+  page,
+  request,
+}) => {
+  const { revision: base, frame } = await (await request.get(`/api${tern}`)).json()
+  const decision = { value: '#5b2a86' }
+  const edit = { type: 'setRole', themes: frame.themes.order, role: 'buttonFill', decision }
+  const edits = [{ clientId: crypto.randomUUID(), edit }]
+  const saved = await request.post(`/api${tern}/edits`, { data: { base, edits } })
+  expect(saved.ok(), await saved.text()).toBe(true)
+  await openSheet(page)
+  await page.getByRole('button', { name: 'Add a theme' }).click()
+  await page
+    .getByRole('group', { name: 'Ground of the new theme' })
+    .getByRole('button', { name: 'Slate', exact: true })
+    .click()
+  await page.keyboard.press('Escape')
+  const lacking = page.getByRole('region', { name: 'Decisions that new themes lack' })
+  await expect(lacking).toContainText(/On Slate: main button, fill \(set in 5 themes\)\./i)
+  await lacking.getByRole('button', { name: 'Use them there, too' }).click()
+  await expect(lacking).toHaveCount(0)
+  await isSaved(page)
+  const { themes } = await frameOf(request)
+  const slate = Object.values(themes.byId).find(({ name }) => name === 'On Slate')
+  expect(slate?.roles.buttonFill).toEqual(decision)
+  await undo(page)
+  await expect(lacking).toBeVisible()
+})

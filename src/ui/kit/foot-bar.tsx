@@ -1,6 +1,6 @@
 'use client'
 
-import { useEffect, useRef, useState, type ReactNode } from 'react'
+import { useEffect, useRef, useSyncExternalStore, type ReactNode } from 'react'
 import { createPortal } from 'react-dom'
 import { Toaster } from 'sonner'
 
@@ -55,8 +55,12 @@ export function FootBar() {
 
 /** What a page puts at the end of the foot, beside the messages. */
 export function FootEnd({ children }: { readonly children: ReactNode }) {
-  const [end, setEnd] = useState<HTMLElement | null>(null)
-  useEffect(() => setEnd(document.getElementById(END)), [])
+  // The foot is there for as long as the window is; only the server knows none.
+  const end = useSyncExternalStore(
+    () => () => undefined,
+    () => document.getElementById(END),
+    () => null,
+  )
   return (
     end &&
     createPortal(

@@ -1,28 +1,33 @@
 import type { DndContextProps } from '@dnd-kit/core'
 import { kindOf } from '@/core/elements'
-import { bodyOf, own, type DocId, type ElementId, type SectionId } from '@/core/site'
+import { bodyOf, own, slotName } from '@/core/site'
 import type { Editor } from '../editor'
+import { readDragId } from './drag-ids'
 
-/** What is dragged, or what it is over, as people call it: ids are for the program alone. */
+/** What is dragged, or what it is over, by its name: ids are for the program alone. */
 function wordsOf(editor: Editor, id: string | number): string {
   const { docs, pageId } = editor.store.getState()
-  const [, form, rest = ''] = /^([a-z]+):(.*)$/.exec(String(id)) ?? []
-  if (form === 'give') return `colour ${Number(rest) + 1}`
-  if (form === 'take') return `row ${Number(rest) + 1}`
-  if (form === 'element' || form === 'row') {
-    const [doc, ...path] = rest.split('/')
-    const element = own(bodyOf(docs, doc as DocId)?.elements ?? {}, path.at(-1) as ElementId)
-    return element ? kindOf(element.kind).title(element.content) : 'something that is gone'
+  const read = readDragId(id)
+  switch (read.of) {
+    case 'give':
+      return `colour ${read.index + 1}`
+    case 'take':
+      return `row ${read.index + 1}`
+    case 'element':
+    case 'row': {
+      const element = own(bodyOf(docs, read.doc)?.elements ?? {}, read.element)
+      return element ? kindOf(element.kind).title(element.content) : 'an element that is gone'
+    }
+    case 'section':
+    case 'band': {
+      const bodies = [docs.pages[pageId]?.body, docs.frame.body]
+      const [found] = bodies.flatMap((body) => (body && own(body.sections, read.section)) ?? [])
+      return found?.name ?? 'the end of the page'
+    }
+    default:
+      if (read.slot === 'end') return 'the end of the palette'
+      return slotName(docs.frame.palette, read.slot)
   }
-  if (form === 'section' || form === 'band') {
-    const [section] = rest.split(':') as [SectionId]
-    const bodies = [docs.pages[pageId]?.body, docs.frame.body]
-    const found = bodies.flatMap((body) => (body && own(body.sections, section)) ?? [])[0]
-    return found?.name ?? 'a section that is gone'
-  }
-  if (form === 'pan' && rest === 'end') return 'the end of the palette'
-  const slot = own(docs.frame.palette.slots, form === 'pan' ? rest : String(id))
-  return slot?.name ?? 'a slot that is gone'
 }
 
 /** What people who hear the screen are told of a drag. */

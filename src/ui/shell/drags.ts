@@ -1,50 +1,31 @@
 import type { DragEndEvent, DragMoveEvent, DragStartEvent } from '@dnd-kit/core'
-import {
-  own,
-  slotId,
-  standingOn,
-  type DocId,
-  type ElementId,
-  type SectionId,
-  type SlotId,
-} from '@/core/site'
+import { own, standingOn, type SectionId } from '@/core/site'
 import { dropElement, moveSectionBefore } from '../content'
 import type { Editor, Selection } from '../editor'
 import { hitTest, paint, stageStore } from '../stage'
 import { exchange } from '../studies'
 import { moveSlotBefore } from '../tray'
-
-/** What is dragged: a slot by its id, or `give:N`, the colour N of what is tried. */
-const givenColor = (id: string) => /^give:(\d+)$/.exec(id)?.[1]
-
-/** `section:ID`, a section of the page by its id, from the map or from beside the page. */
-const draggedSection = (id: string | number) => /^section:([^:]+)/.exec(String(id))?.[1]
+import { readDragId, type DragId } from './drag-ids'
 
 /** Puts a section in the place of the one that it is dropped on. */
-function dropSection(editor: Editor, dragged: string, over: string): void {
+function dropSection(editor: Editor, dragged: SectionId, over: DragId | undefined): void {
+  if (over?.of !== 'band') return
   const { docs, pageId } = editor.store.getState()
   const { order = [] } = docs.pages[pageId]?.body ?? {}
-  const target = /^band:([^:]+)/.exec(over)?.[1]
-  const [from, to] = [order.indexOf(dragged as SectionId), order.indexOf(target as SectionId)]
+  const [from, to] = [order.indexOf(dragged), order.indexOf(over.section)]
   if (from < 0 || to < 0 || from === to) return
   moveSectionBefore(editor, pageId, order[from]!, order[from < to ? to + 1 : to])
 }
 
-/** `element:DOC/ID`, an element by its document and its id, from the outline. */
-function draggedElement(id: string | number) {
-  const [, doc, element] = /^element:([^/]+)\/(.+)$/.exec(String(id)) ?? []
-  return doc && element ? { doc: doc as DocId, element: element as ElementId } : undefined
-}
-
-/** What of the outline something is dropped on: `band:SECTION`, or `row:DOC/SECTION/ELEMENT`. */
-function outlinePlace(editor: Editor, over: string) {
-  const [, doc, section, element] = /^row:([^/]+)\/([^/]+)\/(.+)$/.exec(over) ?? []
-  if (element) {
-    return { doc: doc as DocId, section: section as SectionId, element: element as ElementId }
+/** What of the outline something is dropped on: a section, or an element in it. */
+function outlinePlace(editor: Editor, over: DragId | undefined) {
+  if (over?.of === 'row') {
+    return { doc: over.doc, section: over.section, element: over.element }
   }
-  const band = /^band:([^:]+)/.exec(over)?.[1]
+  if (over?.of !== 'band') return undefined
   const { docs, pageId } = editor.store.getState()
-  const found = standingOn(docs.frame, docs.pages[pageId]).find((each) => each.section.id === band)
+  const placed = standingOn(docs.frame, docs.pages[pageId])
+  const found = placed.find((each) => each.section.id === over.section)
   return found && { doc: found.doc, section: found.section.id }
 }
 
@@ -56,10 +37,7 @@ export function slotTarget(
   const stage = stageStore.getState().stage
   const overlay = document.querySelector<HTMLElement>('[data-stage-scale]')
   if (!stage || !overlay || !(activatorEvent instanceof PointerEvent)) return undefined
-  const { id } = active
-  if (givenColor(String(id)) !== undefined || draggedSection(id) || draggedElement(id)) {
-    return undefined
-  }
+  if (readDragId(active.id).of !== 'slot') return undefined
   const [x, y] = [activatorEvent.clientX + delta.x, activatorEvent.clientY + delta.y]
   const bounds = overlay.getBoundingClientRect()
   const view = overlay.closest('[data-testid=stage-scroll]')!.getBoundingClientRect()
@@ -81,27 +59,22 @@ export function lift(editor: Editor, { active, activatorEvent }: DragStartEvent)
 
 /** Ends a drag: a section or an element in the outline, a colour onto a slot's row, a slot onto another pan, or a slot onto the stage. */
 export function drop(editor: Editor, event: DragEndEvent): void {
-  const dragged = String(event.active.id)
-  const over = event.over ? String(event.over.id) : ''
-  const section = draggedSection(dragged)
-  if (section) return dropSection(editor, section, over)
-  const element = draggedElement(dragged)
-  if (element) {
+  const dragged = readDragId(event.active.id)
+  const over = event.over ? readDragId(event.over.id) : undefined
+  if (dragged.of === 'section') return dropSection(editor, dragged.section, over)
+  if (dragged.of === 'element') {
     const place = outlinePlace(editor, over)
-    return place && dropElement(editor, element, place)
+    return place && dropElement(editor, dragged, place)
   }
-  const color = givenColor(dragged)
-  const { trial } = editor.store.getState()
-  if (color !== undefined) {
-    const row = /^take:(\d+)$/.exec(over)?.[1]
-    if (trial && row !== undefined) {
-      editor.show({ trial: exchange(trial, Number(row), Number(color)) })
+  if (dragged.of === 'give') {
+    const { trial } = editor.store.getState()
+    if (trial && over?.of === 'take') {
+      editor.show({ trial: exchange(trial, over.index, dragged.index) })
     }
     return
   }
-  const slot = dragged as SlotId
-  const before = /^pan:(.+)$/.exec(over)?.[1]
-  if (before) return moveSlotBefore(editor, slot, before === 'end' ? 'end' : slotId.parse(before))
+  if (dragged.of !== 'slot' || dragged.slot === 'end') return
+  if (over?.of === 'pan') return moveSlotBefore(editor, dragged.slot, over.slot)
   const target = slotTarget(editor, event)
   editor.show({ dropTarget: target })
   if (target) paint(editor)

@@ -31,14 +31,19 @@ function Without({ found, dark }: WithoutProps) {
   const editor = useEditor()
   const [isLeft, setLeft] = useState(false)
   if (isLeft) return null
-  const common = found.flatMap((each) => each.common)
-  const count = Math.min(...common.map((each) => each.count))
-  const names = listed(found.map(({ theme }) => theme.name))
   const cells = found.flatMap((each) => each.cells)
-  const unreadable = found.filter((each) => each.unreadable.length > 0)
-  const bring = () => {
-    const told = `Used in all themes: ${roleNames(common.map(({ role }) => role))}`.slice(0, 160)
-    const problem = editor.dispatch({ type: 'setCells', told, cells: [...cells], hand: false })
+  const taken = cells.filter(({ hand }) => hand)
+  const takeOver = () => {
+    const names = found
+      .filter(({ theme }) => taken.some((cell) => cell.theme === theme.id))
+      .map(({ theme }) => theme.name)
+    const told = `${roleNames(taken.map(({ role }) => role))} as in most themes: ${listed(names)}`
+    const problem = editor.dispatch({
+      type: 'setCells',
+      told: told.slice(0, 160),
+      cells: [...cells],
+      hand: false,
+    })
     if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
   }
   return (
@@ -47,23 +52,40 @@ function Without({ found, dark }: WithoutProps) {
       className="grid gap-2 rounded-md border border-edge-strong/60 bg-raised p-2.5"
     >
       <p>
-        You set {roleNames(common.map(({ role }) => role))} by hand in {counted(count, 'theme')},
-        each time to the same colour. {dark ? `The dark edition of ${names}` : names}{' '}
-        {found.length > 1 && !dark ? 'have' : 'has'} another one.
+        {dark ? 'The dark edition was generated' : 'Some themes were generated'} without colours
+        that you set by hand in most themes:
       </p>
-      {unreadable.map(({ theme, unreadable: roles }) => (
-        <p key={theme.id} className="text-xs text-soft">
-          {theme.name}: {roleNames(roles)} could not be read there, so that stays as it is.
-        </p>
-      ))}
+      <ul className="grid gap-1 text-xs">
+        {found.map((each) => (
+          <LackingLine key={each.theme.id} lacking={each} />
+        ))}
+      </ul>
       <div className="flex gap-2">
-        <Button look="strong" className="h-7" disabled={cells.length === 0} onClick={bring}>
-          Use it there, too
+        <Button look="strong" className="h-7" disabled={taken.length === 0} onClick={takeOver}>
+          Use them there, too
         </Button>
         <Button className="h-7" onClick={() => setLeft(true)}>
           Leave it
         </Button>
       </div>
     </section>
+  )
+}
+
+/** What one theme lacks, with the number of themes that have it, and what it could not take over. */
+function LackingLine({
+  lacking: { theme, common, unreadable },
+}: {
+  readonly lacking: LackingTheme
+}) {
+  const words = common.map(
+    ({ role, count }) => `${roleName(role).toLowerCase()} (set in ${counted(count, 'theme')})`,
+  )
+  return (
+    <li>
+      <b>{theme.name}</b>: {listed(words)}.
+      {unreadable.length > 0 &&
+        ` ${roleNames(unreadable)} could not be read there and would stay as generated.`}
+    </li>
   )
 }
