@@ -239,8 +239,15 @@ const distortion = (points: readonly Cluster[], centres: readonly Cluster[]): nu
     0,
   )
 
-/** Chroma (OKLab) and share from which a small area is an accent, its distance from all that is chosen, and how much worse the rest may be served for it: by a ratio, or as long as it is hardly seen (mean distance in OKLab). Common practice, no source. */
-const ACCENT = { chroma: 0.09, share: 0.003, apart: 0.12, cost: 1.25, unseen: 0.035 } as const
+/**
+ * What makes a small area an accent, and what it may cost. Common practice, no source.
+ * `chroma` (OKLab), `share` of the picture, and distance from all chosen colours `apart`: at least.
+ * `cost`: how many times larger the distortion may become. In a picture without any other vivid
+ * colour, the mean distance (OKLab) from the chosen colours may become `unseen` all the same.
+ */
+const ACCENT = { chroma: 0.09, share: 0.003, apart: 0.12, cost: 1.2, unseen: 0.035 } as const
+
+const isVivid = ({ a, b }: Cluster) => Math.hypot(a, b) >= ACCENT.chroma
 
 /**
  * Puts vivid colours of small areas in the place of centres that are missed least, as long as the
@@ -255,9 +262,7 @@ function withAccents(
   let chosen = [...centres]
   const best = distortion(points, centres)
   const accents = clusters
-    .filter(
-      ({ a, b, weight }) => Math.hypot(a, b) >= ACCENT.chroma && weight >= ACCENT.share * total,
-    )
+    .filter((cluster) => isVivid(cluster) && cluster.weight >= ACCENT.share * total)
     .sort((one, other) => Math.hypot(other.a, other.b) - Math.hypot(one.a, one.b))
   for (const accent of accents) {
     if (chosen.some((each) => squared(each, accent) < ACCENT.apart ** 2)) continue
@@ -267,7 +272,9 @@ function withAccents(
       .filter((centres) => centres.some((each) => squared(each, accent) < (ACCENT.apart / 2) ** 2))
       .map((centres) => [distortion(points, centres), centres] as const)
       .sort(([one], [other]) => one - other)[0]
-    const bearable = Math.max(ACCENT.cost * best, ACCENT.unseen ** 2 * total)
+    const bearable = chosen.some(isVivid)
+      ? ACCENT.cost * best
+      : Math.max(ACCENT.cost * best, ACCENT.unseen ** 2 * total)
     if (swapped && swapped[0] <= bearable) chosen = swapped[1]
   }
   return chosen

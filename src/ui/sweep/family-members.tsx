@@ -72,7 +72,8 @@ export function FamilyMembers({ from, to, onChange }: FamilyMembersProps) {
   return (
     <fieldset className="grid gap-1 pl-1 text-xs">
       <legend className="mb-1 text-soft">
-        What counts as its tints and shades on this site; untick what is none.
+        Ticked colours of this site move along as tints and shades of it. Correct the list where it
+        is wrong.
       </legend>
       <ul className="flex max-h-28 flex-wrap gap-x-3 gap-y-1 overflow-y-auto">
         {members.map((member) => (
