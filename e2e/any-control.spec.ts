@@ -1,9 +1,22 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
 import { colorOf, colorKey } from '@/core/color'
-import { slotColor } from '@/core/resolve'
-import { canonicalJson, slotsInOrder, type Frame } from '@/core/site'
+import { lowInAddOns, lowInThemes, lowOnPage } from '@/core/check'
+import { facetsOf, slotColor, spotsOnPage } from '@/core/resolve'
+import {
+  bodyOf,
+  canonicalJson,
+  homePath,
+  slotsInOrder,
+  walkSection,
+  type Frame,
+  type Page as SitePage,
+  type SiteDocs,
+} from '@/core/site'
+import { states } from '@/core/traits'
+import { compareStage, plain } from './computed'
+import { controlsOf, numbersFrom, oneOf, use, type Random } from './controls'
 import { leavesTheSiteAsItWas, openView, stageFrame, tern, type View } from './editor'
-import { hardToRead } from './reads-well'
+import { copyOfStage, measuredByAxe } from './reads-well'
 
 leavesTheSiteAsItWas()
 
@@ -11,10 +24,6 @@ leavesTheSiteAsItWas()
 const LONG = process.env.EASEL_CONTROLS
 const STEPS = Number(LONG ?? 60)
 const SEED = Number(process.env.EASEL_SEED ?? (LONG ? Math.floor(Math.random() * 1e9) : 1))
-
-/** What leads out of the site, changes what is not part of it, or asks the machine for a file. */
-const LEFT_ALONE =
-  /^(undo|redo)|publish|zip|pdf|download|carry|share|copy|link to|leave|all sites|chrome|keys and help|dropper|screen|file|checkpoint|back to (this|it)|other window|take back|notifications/i
 
 const VIEWS: readonly View[] = [
   '',
@@ -29,106 +38,11 @@ const VIEWS: readonly View[] = [
   '/history',
 ]
 
-/** Numbers 0…1 that follow from a seed (mulberry32). */
-function numbersFrom(seed: number): () => number {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
-
-type Random = () => number
-const oneOf = <Item>(random: Random, items: readonly Item[]): Item =>
-  items[Math.floor(random() * items.length)]!
-
-interface Control {
-  readonly index: number
-  readonly does: 'click' | 'type' | 'slide' | 'select'
-  readonly name: string
-}
-
-/** Marks every control that can be used just now, and tells them by number. */
-async function controlsOf(page: Page): Promise<Control[]> {
-  const found = await page.evaluate(() => {
-    const open = document.querySelector('[role=dialog], [role=menu], [role=listbox]')
-    const all = [
-      ...document.querySelectorAll<HTMLElement>(
-        'button, [role=radio], [role=menuitem], [role=menuitemradio], [role=option], [role=slider], input, select, textarea',
-      ),
-    ]
-    document
-      .querySelectorAll('[data-control]')
-      .forEach((node) => node.removeAttribute('data-control'))
-    return all.flatMap((node, index) => {
-      if (node.matches(':disabled, [aria-disabled=true], [type=file], [type=hidden]')) return []
-      if (open && !open.contains(node)) return []
-      const { left, top, width, height } = node.getBoundingClientRect()
-      const [x, y] = [left + width / 2, top + height / 2]
-      const hit = width > 0 && height > 0 ? document.elementFromPoint(x, y) : null
-      const label = node.closest('label')
-      if (!hit || !(node.contains(hit) || hit.contains(node) || label?.contains(hit))) return []
-      node.setAttribute('data-control', String(index))
-      const labelled = node.getAttribute('aria-labelledby')
-      const name =
-        node.getAttribute('aria-label') ??
-        (labelled && document.getElementById(labelled)?.textContent) ??
-        (node as HTMLInputElement).labels?.[0]?.textContent ??
-        node.textContent ??
-        ''
-      const isText = node.matches(
-        'textarea, input:not([type=checkbox], [type=radio], [type=range])',
-      )
-      const does = isText
-        ? ('type' as const)
-        : node.matches('select')
-          ? ('select' as const)
-          : node.matches('[role=slider], [type=range]')
-            ? ('slide' as const)
-            : ('click' as const)
-      return [{ index, does, name: name.trim().slice(0, 80) }]
-    })
-  })
-  return found.filter(({ name }) => !LEFT_ALONE.test(name))
-}
-
-const TEXTS = [
-  '#6b2d5c',
-  'teal',
-  'oklch(62% 0.15 250)',
-  'Ink −8',
-  '12',
-  '0',
-  'Harbour',
-  'not a colour ',
-  '#fff8',
-]
-
-async function use(page: Page, { index, does }: Control, random: Random): Promise<void> {
-  const control = page.locator(`[data-control="${index}"]`)
-  const patience = { timeout: 1_500 }
-  if (does === 'type') {
-    await control.fill(oneOf(random, TEXTS), patience)
-    await control.press('Enter', patience)
-  } else if (does === 'select') {
-    const options = await control
-      .locator('option')
-      .evaluateAll((nodes) => nodes.map((node) => (node as HTMLOptionElement).value))
-    await control.selectOption(oneOf(random, options), patience)
-  } else if (does === 'slide') {
-    await control.press(
-      oneOf(random, ['ArrowRight', 'ArrowLeft', 'Home', 'End', 'PageUp']),
-      patience,
-    )
-  } else await control.click(patience)
-}
-
 interface Stored {
   readonly revision: number
   /** All that is stored of the site but its history, written so that the same is the same. */
   readonly content: string
+  readonly docs: SiteDocs
   /** The colours of filled slots as they are painted, within sRGB. */
   readonly slots: ReadonlyMap<string, string>
 }
@@ -143,14 +57,16 @@ async function storedSite(request: APIRequestContext): Promise<Stored> {
   const bodies = await Promise.all(
     pages.map(async ({ id }: { id: string }) => {
       const { page } = await read(request, `/pages/${id}`)
-      return page
+      return page as SitePage
     }),
   )
-  const { palette } = site.frame as Frame
+  const frame = site.frame as Frame
+  const { palette } = frame
   const filled = slotsInOrder(palette).filter(({ value }) => value !== null)
   return {
     revision: site.revision,
-    content: canonicalJson([site.frame, bodies]),
+    content: canonicalJson([frame, bodies]),
+    docs: plain({ frame, pages: bodies as SitePage[] }),
     slots: new Map(filled.map(({ id }) => [id, colorKey(slotColor(palette, id))] as const)),
   }
 }
@@ -238,15 +154,94 @@ async function isDrawnAsStored(page: Page, { slots }: Stored) {
   expect(drawn.map((text) => colorKey(colorOf(text)!))).toEqual([...slots.values()])
 }
 
-/** Where the page says that all reads well, text on it does, as axe-core reads it in Chromium. */
-async function isReadAsSaid(page: Page) {
-  const stage = page
-    .frames()
-    .find((frame) => frame.name() === 'stage' || frame.url().includes('/stage'))
-  const mark = page.getByRole('button', { name: /low contrast|reads well/i })
-  if (!stage || (await mark.count()) === 0) return
-  if (!/reads well/i.test((await mark.first().textContent()) ?? '')) return
-  expect(await hardToRead(stage)).toEqual([])
+const stageOf = (page: Page) =>
+  page.frames().find((frame) => frame.name() === 'stage' || frame.url().includes('/stage'))
+
+/** The open page as it is stored. */
+const openPage = (page: Page, { docs }: Stored): SitePage | undefined => {
+  const named = new URL(page.url()).searchParams.get('page')
+  return Object.values(docs.pages).find(({ id, path }) =>
+    named ? id === named : path === homePath,
+  )
+}
+
+/**
+ * The top bar counts what is too low in contrast as the core does on what is stored, and no text
+ * that axe-core finds too low at rest is missing there.
+ */
+async function isReadAsSaid(page: Page, copy: Page, stored: Stored) {
+  const [stage, open] = [stageOf(page), openPage(page, stored)]
+  const mark = page.getByRole('button', { name: /^(✓|×.*low) contrast/ })
+  if (!stage || !open || (await mark.count()) === 0) return
+  const { docs } = stored
+  const [inThemes, onPage] = [lowInThemes(docs.frame), lowOnPage(docs, open.id).low]
+  const count = inThemes.length + lowInAddOns(docs.frame).length + onPage.length
+  const text = (await mark.textContent())!
+  expect(count === 0 ? /^✓/.test(text) : Number(/\d+/.exec(text)?.[0]), text).toBe(count || true)
+  await copyOfStage(stage, copy)
+  const { low } = await measuredByAxe(copy)
+  const themeOf = new Map(
+    spotsOnPage(docs, open.id).flatMap((spot) => {
+      const ids: string[] = []
+      walkSection(bodyOf(docs, spot.doc)!, spot.section, ({ id }) => void ids.push(id))
+      return ids.map((id) => [id, spot.theme?.id] as const)
+    }),
+  )
+  const missing = low.filter(
+    ({ id }) =>
+      !onPage.some(({ element, state }) => element === id && state === 'rest') &&
+      !inThemes.some(({ key }) => key.includes(`/${themeOf.get(id!)}/`)),
+  )
+  expect(missing, 'too low in contrast, and not told').toEqual([])
+}
+
+/** Every value that the trace would name on the open page is the one that Chromium computes on the stage. */
+async function isTracedAsDrawn(page: Page, stored: Stored, random: Random) {
+  const [stage, open] = [stageOf(page), openPage(page, stored)]
+  if (!stage || !open || (await page.locator('iframe[title="The page, live"]').count()) === 0)
+    return
+  for (const state of ['rest', oneOf(random, states.slice(1))] as const) {
+    expect(await compareStage(stage, stored.docs, open.id, state)).toEqual([])
+  }
+}
+
+/** The contrast that the panel tells of a text is the one that axe-core measures; whether there was one. */
+async function isContrastAsTold(page: Page, copy: Page, { docs }: Stored): Promise<boolean> {
+  const stage = stageOf(page)
+  const line = page.locator('[data-reading]')
+  const tabs = page.getByRole('group', { name: 'State' })
+  if (!stage || (await line.count()) !== 1) return false
+  const tab = (await tabs.count()) > 0 && (await tabs.locator('[aria-pressed=true]').textContent())
+  if (tab && !tab.startsWith('At rest')) return false
+  const told = (await line.textContent())!
+  // Of the worst point of a picture, or of another window, the stage cannot tell.
+  if (/worst|picture/.test(told)) return false
+  const [id, key] = (await line.getAttribute('data-reading'))!.split('/')
+  const element = [docs.frame, ...Object.values(docs.pages)]
+    .map(({ body }) => body.elements[id as never])
+    .find(Boolean)
+  const facet = element && facetsOf(element).find((each) => each.key === key)
+  if (!facet || facet.paints !== 'text' || facet.pseudo) return false
+  await copyOfStage(stage, copy)
+  const { all } = await measuredByAxe(copy)
+  const measured = all.find(
+    (each) => each.id === id && (facet.part ? each.classes.includes(facet.part) : each.isElement),
+  )?.ratio
+  if (measured === undefined) return false
+  const ratio = Number(/\d+(?:\.\d+)?/.exec(told.replace(/^\D+/, ''))![0])
+  // The panel leaves digits out, and axe-core reads colours of eight bits.
+  expect(Math.abs(ratio - measured), `${told}; axe-core: ${measured}`).toBeLessThan(
+    0.11 + measured * 0.02,
+  )
+  return true
+}
+
+/** The loose uses that the top bar counts are those that the server finds in what is stored. */
+async function isCountedAsStored(page: Page, request: APIRequestContext) {
+  const { uses } = await read(request, '/leftovers')
+  const mark = page.getByRole('img', { name: /loose uses? left behind/ })
+  const shown = async () => ((await mark.count()) ? Number(await mark.textContent()) : 0)
+  await expect.poll(shown, { message: 'loose uses that the top bar counts' }).toBe(uses)
 }
 
 test(`any control, ${STEPS} times: what is told is what happened, one step back is the state before (seed ${SEED})`, async ({
@@ -261,10 +256,12 @@ test(`any control, ${STEPS} times: what is told is what happened, one step back 
   page.on('dialog', (dialog) => void dialog.accept())
   // Nothing is waited for without an end: what never comes is a fault.
   page.setDefaultTimeout(20_000)
+  const copy = await page.context().newPage()
   await openView(page, '')
   await settled(page)
   let before = await storedSite(request)
   const done: string[] = []
+  let contrasts = 0
   for (let step = 0; step < STEPS; step += 1) {
     if (step % 12 === 11 || random() < 0.04) {
       await page.keyboard.press('Escape')
@@ -293,7 +290,10 @@ test(`any control, ${STEPS} times: what is told is what happened, one step back 
     try {
       await settled(page)
       expect(faults).toEqual([])
-      if ((await revisionOf(request)) === before.revision) continue
+      if ((await revisionOf(request)) === before.revision) {
+        if (await isContrastAsTold(page, copy, before)) contrasts += 1
+        continue
+      }
       const after = await storedSite(request)
       if (after.content === before.content) {
         before = after
@@ -310,7 +310,9 @@ test(`any control, ${STEPS} times: what is told is what happened, one step back 
         await isOneStep(page, request, [before, wasAt], after)
         expect(await placeOf(page), 'where one is after undo and redo').toBe(place)
       }
-      if (random() < 0.1) await isReadAsSaid(page)
+      if (random() < 0.1) await isReadAsSaid(page, copy, after)
+      if (random() < 0.1) await isTracedAsDrawn(page, after, random)
+      if (random() < 0.2) await isCountedAsStored(page, request)
       before = await storedSite(request)
     } catch (error) {
       throw new Error(
@@ -318,5 +320,8 @@ test(`any control, ${STEPS} times: what is told is what happened, one step back 
       )
     }
   }
-  console.warn(`any control: ${done.length} used, revision ${before.revision}`)
+  console.warn(
+    `any control: ${done.length} used, revision ${before.revision}, ${contrasts} contrasts compared`,
+  )
+  expect(contrasts).toBeGreaterThan(0)
 })

@@ -26,6 +26,9 @@ const color: fc.Arbitrary<Color> = fc
   // At the very chroma where a hue begins to count, either may be.
   .filter((each) => Math.abs(toOklch(each).c - 0.02) > 0.001)
 
+/** Chromium gives an exact grey a hue that its rounding makes (measured); CSS Color 4, 12.2 gives it none. */
+const isGrey = (each: Color) => new Set(toBytes(each)).size === 1
+
 const noPicture = () => ({ url: '', position: '' })
 
 /** A gradient of two colours, left to right. */
@@ -48,7 +51,8 @@ for (const space of mixSpaces) {
     page,
   }) => {
     const seed = Number(process.env.EASEL_SEED ?? Date.now() % 1_000_000)
-    const pairs = fc.sample(fc.tuple(color, color), { numRuns: 40, seed })
+    const any = space === 'oklch' ? color.filter((each) => !isGrey(each)) : color
+    const pairs = fc.sample(fc.tuple(any, any), { numRuns: 40, seed })
     await page.setViewportSize({ width: WIDTH, height: pairs.length * 4 })
     const rows = pairs.map(
       ([from, to]) =>

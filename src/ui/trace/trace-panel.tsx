@@ -182,6 +182,7 @@ function Entry({ spot, selection, element, trace, words }: EntryProps) {
       {reading && (
         <ReadingLine
           reading={reading}
+          of={`${element!.id}/${judged!.key}`}
           on={judged === color?.facet ? 'On its ground' : `${judged?.label} on it`}
           where={whereWords(reading, onStage)}
         />
@@ -229,6 +230,8 @@ function whereWords(
 }
 
 interface ReadingLineProps {
+  /** The element and its property that is read. */
+  readonly of: string
   readonly reading: NonNullable<ReturnType<typeof readingOf>>
   readonly on: string
   /** Where it was measured, in words, where it is not the same everywhere. */
@@ -236,7 +239,7 @@ interface ReadingLineProps {
 }
 
 /** How well it reads, with what it would need. */
-function ReadingLine({ reading: { ratio, needs }, on, where }: ReadingLineProps) {
+function ReadingLine({ of, reading: { ratio, needs }, on, where }: ReadingLineProps) {
   const verdict =
     needs === undefined
       ? 'decoration'
@@ -244,7 +247,10 @@ function ReadingLine({ reading: { ratio, needs }, on, where }: ReadingLineProps)
         ? '✓ passes AA'
         : `× too low, needs ${needs}`
   return (
-    <p className="flex flex-wrap items-baseline justify-between gap-x-3 border-y border-edge py-2">
+    <p
+      data-reading={of}
+      className="flex flex-wrap items-baseline justify-between gap-x-3 border-y border-edge py-2"
+    >
       <span>{on}</span>
       <span>
         <b className="code">{writeRatio(ratio)}</b> {verdict}
