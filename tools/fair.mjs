@@ -1,6 +1,9 @@
 /** The site that a request is about, by its address; but for those that wait for something that happens elsewhere. */
 const SITE = /^\/api\/sites\/([^/?]+)(?!\/(?:live|jobs|wide|present|publication)\b)(?:[/?]|$)/
 
+/** A stream of what happens on a site: it is never answered to its end. */
+const STREAM = /^\/api\/sites\/[^/?]+\/live(?:[/?]|$)/
+
 /** How long a request may keep others of its site waiting, in milliseconds: one that takes long does not stop them. */
 const LONGEST = 1000
 
@@ -43,34 +46,53 @@ class Waiting {
   }
 }
 
+/** The queue of all streams; no site has this name, as it holds a slash. */
+const STREAMS = '/streams'
+
+/** The queue that a request waits in; undefined for those that wait for nobody. */
+const queueOf = (url = '') => (STREAM.test(url) ? STREAMS : SITE.exec(url)?.[1])
+
+/** Calls back before the first part of an answer is sent. */
+function onceBegun(response, callback) {
+  const { writeHead } = response
+  response.writeHead = (...args) => {
+    response.writeHead = writeHead
+    callback()
+    return writeHead.apply(response, args)
+  }
+}
+
 /**
  * Takes requests about one site one after the other. One process answers
  * everybody: without this a crowd on one site stands before every other site,
  * too. A request gives its turn up when it is answered, when its connection
  * closes, or after a while. A body that is too large to wait unread takes no turn.
+ * Streams are opened one after the other, whichever site they are of, with time for
+ * other requests between them: five hundred at once would hold everybody for seconds.
  */
 export function fairly(handle, longest = LONGEST) {
-  /** Those who wait, by site; a site is there while one of its requests has the turn. */
-  const sites = new Map()
-  const pass = (site) => {
-    const begin = sites.get(site).take()
+  /** Those who wait, by queue; a queue is there while one of its requests has the turn. */
+  const queues = new Map()
+  const pass = (queue) => {
+    const begin = queues.get(queue).take()
     if (begin) begin()
-    else sites.delete(site)
+    else queues.delete(queue)
   }
   return (request, response) => {
-    const site = SITE.exec(request.url ?? '')?.[1]
-    if (site === undefined) return void handle(request, response)
+    const queue = queueOf(request.url)
+    if (queue === undefined) return void handle(request, response)
     const { socket } = request
     const begin = () => {
       let hasTurn = true
       const end = () => {
         clearTimeout(timer)
         socket.off('close', end)
-        if (hasTurn) pass(site)
+        if (hasTurn) pass(queue)
         hasTurn = false
       }
       const timer = setTimeout(end, longest)
       response.once('close', end)
+      if (queue === STREAMS) onceBegun(response, () => void setImmediate(end))
       // The answers of a connection wait for one another; those behind the first are not told of its end.
       socket.once('close', end)
       handle(request, response)
@@ -78,10 +100,10 @@ export function fairly(handle, longest = LONGEST) {
     onceArrived(request, (isWhole) => {
       if (socket.destroyed) return
       if (!isWhole) return void handle(request, response)
-      const waiting = sites.get(site)
+      const waiting = queues.get(queue)
       if (waiting) waiting.add(socket, begin)
       else {
-        sites.set(site, new Waiting())
+        queues.set(queue, new Waiting())
         begin()
       }
     })

@@ -86,6 +86,29 @@ test('a request that takes long keeps nobody waiting for ever', async () => {
   expect(begun.at(-1)).toBe('/api/sites/a/after')
 })
 
+test('streams are opened one after the other, whichever site they are of, and keep no other request waiting', async () => {
+  const heads: Array<() => void> = []
+  const begun: string[] = []
+  const handle = fairly(({ url }, response) => {
+    begun.push(url!)
+    heads.push(() => void response.writeHead(200))
+  })
+  const ask = (url: string) =>
+    void handle(
+      { url, socket: new Socket(), headers: {}, complete: true } as never,
+      Object.assign(new EventEmitter(), { writeHead: () => undefined }) as never,
+    )
+  ask('/api/sites/a/live?window=1')
+  ask('/api/sites/b/live?window=2')
+  ask('/api/sites/a')
+  expect(begun).toEqual(['/api/sites/a/live?window=1', '/api/sites/a'])
+  heads[0]!()
+  // Whoever came meanwhile is before the next stream.
+  ask('/api/sites/b')
+  await new Promise((resolve) => setImmediate(resolve))
+  expect(begun.slice(2)).toEqual(['/api/sites/b', '/api/sites/b/live?window=2'])
+})
+
 describe('on a real server', () => {
   /** So long that a turn that is not passed on makes the test fail by its own limit. */
   const forever = 10_000_000

@@ -18,6 +18,8 @@ function hueBetween(from: number, to: number, at: number): number {
 /**
  * Chroma below which a colour has no hue that counts, as Chromium has it (measured, see
  * `e2e/paints.spec.ts`); CSS Color 4, 4.4 leaves how small a chroma that is to browsers.
+ * Of exact greys in OKLCH, Chromium mixes in a hue that comes from rounding (up to half of the way
+ * to about 204°); here they take the other colour's, as the standard says. Lightness is the same.
  */
 const HUELESS = 0.02
 
