@@ -29,7 +29,7 @@ function useCalm<T>(): readonly [shown: T | undefined, set: (value: T | undefine
 
 /**
  * Holds what is dragged until the pointer rests, then hands it on; also when the
- * control goes away. Gives what is held, at a calm pace, the function to drag with,
+ * control goes away or the window is closed. Gives what is held, at a calm pace, the function to drag with,
  * and one that takes a value for good, whatever is still held.
  */
 export function useResting<T>(
@@ -50,7 +50,15 @@ export function useResting<T>(
   useEffect(() => {
     latest.current = flush
   })
-  useEffect(() => () => latest.current(), [])
+  useEffect(() => {
+    const keepHeld = () => latest.current()
+    // Before the editor looks whether all is stored, and asks if not.
+    window.addEventListener('beforeunload', keepHeld, { capture: true })
+    return () => {
+      window.removeEventListener('beforeunload', keepHeld, { capture: true })
+      keepHeld()
+    }
+  }, [])
   const drag = (value: T) => {
     setHeld(value)
     unkept.current = { value }
