@@ -36,6 +36,20 @@ test('a heading that was emptied comes back with its words in one step; what is 
   await expect(title).toHaveText(words)
 })
 
+test('a colour that is still being moved as the window is reloaded is kept', async ({ page }) => {
+  await openPaint(page)
+  const slot = page.getByRole('button', { name: /^Spark, #/ })
+  const before = await slot.getAttribute('aria-label')
+  await slot.click()
+  await page.getByRole('slider', { name: 'Hue' }).press('ArrowRight')
+  page.once('dialog', (dialog) => void dialog.accept())
+  await page.reload()
+  await expect(slot).not.toHaveAttribute('aria-label', before!)
+  await isSaved(page)
+  await undo(page)
+  await expect(slot).toHaveAttribute('aria-label', before!)
+})
+
 test('the open page is in the address: a reload opens it again, Back goes to the one before', async ({
   page,
 }) => {

@@ -28,8 +28,8 @@ interface MiniaturesProps {
   readonly at: (index: number) => Miniature | undefined
   /** Sections that are chosen, by key. */
   readonly chosen: { readonly has: (key: string) => boolean }
-  /** Sections whose theme is proposed, not yet given, by key. */
-  readonly proposed: { readonly has: (key: string) => boolean }
+  /** Sections, by key, that are shown in another theme than they have. */
+  readonly changing: ReadonlySet<string>
   /** A section is chosen: by itself, or with those that are chosen already. */
   readonly onChoose: (band: Band, page: PageId, more: boolean) => void
   /** The pages that are in view. */
@@ -129,7 +129,7 @@ interface PageProps extends MiniaturesProps {
   readonly onPlace: (place: Place) => void
 }
 
-function Page({ index, tabAt, onPlace, at, chosen, proposed, onChoose }: PageProps) {
+function Page({ index, tabAt, onPlace, at, chosen, changing, onChoose }: PageProps) {
   const page = at(index)
   if (!page) return <div aria-hidden className="mt-6 h-56 rounded-md bg-hover" />
   const { id, title, bands } = page
@@ -147,7 +147,7 @@ function Page({ index, tabAt, onPlace, at, chosen, proposed, onChoose }: PagePro
           const key = sectionKey(band)
           const isEnd = band.kind !== 'band'
           const isPart = !isEnd && band.doc === 'frame'
-          const told = `${proposed.has(key) ? '→ ' : isPart ? 'part, ' : ''}${band.themeName}`
+          const told = `${changing.has(key) ? '→ ' : isPart ? 'part, ' : ''}${band.themeName}`
           return (
             <BandButton
               key={key}

@@ -20,9 +20,9 @@ export function ProposalPanel({ sections, onGive, onLeave }: ProposalPanelProps)
     <>
       <h2 className="text-[15px] font-bold">A rhythm for {counted(sections, 'section')}</h2>
       <p className="text-soft">
-        As far as the site has such themes: pale grounds in turn, every fourth section dark, a vivid
-        one once, near the end; sections of one name alike on all pages. Arrows mark what is shown
-        on the pages and not yet given.
+        Pale backgrounds in turn, every fourth section dark, a vivid one near the end, as far as the
+        site’s themes allow: sections of one name get one theme, neighbours get different ones. An
+        arrow marks each section that would change.
       </p>
       <div className="flex gap-2">
         <Button look="strong" className="flex-1" disabled={busy} onClick={() => void give()}>

@@ -62,6 +62,9 @@ export function RhythmView() {
       bandsOnPage(siteId, frame, page).map((band) => [sectionKey(band), band] as const),
     ),
   )
+  const changing = [...(proposal?.themes ?? [])].flatMap(([key, theme]) =>
+    inView.get(key)?.theme === theme ? [] : key,
+  )
   const picked = [...chosen].map(([key, section]) => inView.get(key) ?? section)
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_300px]">
@@ -69,7 +72,7 @@ export function RhythmView() {
         total={list.total}
         at={at}
         chosen={chosen}
-        proposed={proposal?.themes ?? new Map<string, ThemeId>()}
+        changing={new Set(changing)}
         onChoose={choose}
         onRange={onRange}
       />
