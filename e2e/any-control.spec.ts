@@ -154,8 +154,11 @@ async function isDrawnAsStored(page: Page, { slots }: Stored) {
   expect(drawn.map((text) => colorKey(colorOf(text)!))).toEqual([...slots.values()])
 }
 
-const stageOf = (page: Page) =>
-  page.frames().find((frame) => frame.name() === 'stage' || frame.url().includes('/stage'))
+/** The frame that the open page is drawn in; other views draw a specimen. */
+async function stageOf(page: Page) {
+  const frames = await page.locator('iframe[title="The page, live"]').elementHandles()
+  return frames[0]?.contentFrame()
+}
 
 /** The open page as it is stored. */
 const openPage = (page: Page, { docs }: Stored): SitePage | undefined => {
@@ -170,7 +173,7 @@ const openPage = (page: Page, { docs }: Stored): SitePage | undefined => {
  * that axe-core finds too low at rest is missing there.
  */
 async function isReadAsSaid(page: Page, copy: Page, stored: Stored) {
-  const [stage, open] = [stageOf(page), openPage(page, stored)]
+  const [stage, open] = [await stageOf(page), openPage(page, stored)]
   const mark = page.getByRole('button', { name: /^(✓|×.*low) contrast/ })
   if (!stage || !open || (await mark.count()) === 0) return
   const { docs } = stored
@@ -200,9 +203,8 @@ async function isReadAsSaid(page: Page, copy: Page, stored: Stored) {
 
 /** Every value that the trace would name on the open page is the one that Chromium computes on the stage. */
 async function isTracedAsDrawn(page: Page, stored: Stored, random: Random) {
-  const [stage, open] = [stageOf(page), openPage(page, stored)]
-  if (!stage || !open || (await page.locator('iframe[title="The page, live"]').count()) === 0)
-    return
+  const [stage, open] = [await stageOf(page), openPage(page, stored)]
+  if (!stage || !open) return
   for (const state of ['rest', oneOf(random, states.slice(1))] as const) {
     expect(await compareStage(stage, stored.docs, open.id, state)).toEqual([])
   }
@@ -210,7 +212,7 @@ async function isTracedAsDrawn(page: Page, stored: Stored, random: Random) {
 
 /** The contrast that the panel tells of a text is the one that axe-core measures; whether there was one. */
 async function isContrastAsTold(page: Page, copy: Page, { docs }: Stored): Promise<boolean> {
-  const stage = stageOf(page)
+  const stage = await stageOf(page)
   const line = page.locator('[data-reading]')
   const tabs = page.getByRole('group', { name: 'State' })
   if (!stage || (await line.count()) !== 1) return false

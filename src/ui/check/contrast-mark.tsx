@@ -2,22 +2,25 @@
 
 import Link from 'next/link'
 import { useState } from 'react'
+import type { Edition } from '@/core/site'
 import { useContrast, useEditor, useEditorState, type MeasuredContrast } from '../editor'
 import { Popover } from '../kit'
 import { counted } from '../words'
+import { includedWords } from './included'
 import { LowList } from './low-list'
 
 /** What the mark is about, so that nobody takes it for more. */
-function coverWords({ page }: MeasuredContrast): string {
+function coverWords({ page }: MeasuredContrast, edition: Edition): string {
   const unjudged = page.unmeasured
     ? `${counted(page.unmeasured, 'text')} over pictures or gradients, `
     : ''
-  return `Checked: all theme pairs, the add-ons, and ${counted(page.measured, 'colour')} on this page, hover and dark edition included. Not checked here: ${unjudged}custom CSS, snippets, other pages (Publish checks those).`
+  return `Checked: all theme pairs, the add-ons, and ${counted(page.measured, 'colour')} on this page, ${includedWords(edition)}. Not checked here: ${unjudged}custom CSS, snippets, other pages (Publish checks those).`
 }
 
 /** How many colours have too little contrast, quietly; lists them, and goes there. */
 export function ContrastMark() {
   const { measured, isCurrent } = useContrast()
+  const edition = useEditorState((state) => state.docs.frame.edition)
   const [open, setOpen] = useState(false)
   if (!measured) return <span className="px-1.5 text-xs text-soft">Contrast …</span>
   const { themes, addOns, page } = measured
@@ -31,7 +34,7 @@ export function ContrastMark() {
       trigger={
         <button
           type="button"
-          title={coverWords(measured)}
+          title={coverWords(measured, edition)}
           aria-busy={!isCurrent}
           className={`rounded px-1.5 py-0.5 text-xs whitespace-nowrap hover:bg-hover ${count && isCurrent ? 'font-semibold' : 'text-soft'}`}
         >
@@ -54,6 +57,7 @@ interface ContrastListProps {
 function ContrastList({ measured, onGo }: ContrastListProps) {
   const editor = useEditor()
   const siteId = useEditorState((state) => state.siteId)
+  const edition = useEditorState((state) => state.docs.frame.edition)
   const { themes, addOns, page } = measured
   const pairs = themes.light.length + themes.dark.length
   const showPairs = () => {
@@ -89,7 +93,7 @@ function ContrastList({ measured, onGo }: ContrastListProps) {
       {pairs + page.low.length + addOns.length === 0 && (
         <p>✓ All that was checked passes WCAG 2.2 AA.</p>
       )}
-      <p className="text-xs text-soft">{coverWords(measured)}</p>
+      <p className="text-xs text-soft">{coverWords(measured, edition)}</p>
     </div>
   )
 }

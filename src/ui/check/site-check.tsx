@@ -13,6 +13,7 @@ import {
   type Editor,
 } from '../editor'
 import { counted, listed } from '../words'
+import { includedWords } from './included'
 import { LowList } from './low-list'
 
 const Box = ({ children }: { readonly children: ReactNode }) => (
@@ -80,8 +81,9 @@ const leftOut = ({ unmeasured }: SiteCheck) =>
   `Not judged: ${unmeasured ? `${counted(unmeasured, 'text')} over pictures or gradients, ` : ''}custom CSS and snippets.`
 
 function Pages({ check, onGo }: SiteCheckProps & { readonly check: SiteCheck }) {
+  const edition = useEditorState((state) => state.docs.frame.edition)
   const { pages, measured, count, low } = check
-  const checked = `${counted(measured, 'colour')} on ${counted(pages, 'page')}, hover and dark edition included`
+  const checked = `${counted(measured, 'colour')} on ${counted(pages, 'page')}, ${includedWords(edition)}`
   if (count === 0) {
     return (
       <p>

@@ -2,7 +2,7 @@
 
 import { useCallback, useMemo, useRef, useState } from 'react'
 import { toast } from 'sonner'
-import type { PageId, ThemeId } from '@/core/site'
+import type { PageId } from '@/core/site'
 import { useEditor, useEditorState, usePageList, useShownDocs } from '../editor'
 import { sectionKey, type SectionRef } from '../bands'
 import { Button } from '../kit'
