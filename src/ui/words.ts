@@ -266,7 +266,6 @@ const storageWords = {
 export const counted = (count: number, one: string, many = `${one}s`) =>
   `${count.toLocaleString('en-GB')} ${count === 1 ? one : many}`
 
-/** When something was, in the visitor's own form; of today the time alone. */
 /** `A`, `A and B`, `A, B and 3 more`. */
 export function listed(names: readonly string[], most = 4): string {
   const shown = names.length > most ? names.slice(0, most - 1) : names
@@ -276,11 +275,19 @@ export function listed(names: readonly string[], most = 4): string {
   return all.length > 1 ? `${all.slice(0, -1).join(', ')} and ${last}` : last
 }
 
-export function when(at: string): string {
+/** The day that something was on, in the visitor's own form; of today the time, too. */
+export function day(at: string): string {
   const date = new Date(at)
-  const time = date.toLocaleTimeString(undefined, { timeStyle: 'short' })
-  if (date.toDateString() === new Date().toDateString()) return `today, ${time}`
-  return `${date.toLocaleDateString(undefined, { dateStyle: 'medium' })}, ${time}`
+  return date.toDateString() === new Date().toDateString()
+    ? `today, ${date.toLocaleTimeString(undefined, { timeStyle: 'short' })}`
+    : date.toLocaleDateString(undefined, { dateStyle: 'medium' })
+}
+
+/** The day and the time that something was at. */
+export function when(at: string): string {
+  const said = day(at)
+  if (said.startsWith('today')) return said
+  return `${said}, ${new Date(at).toLocaleTimeString(undefined, { timeStyle: 'short' })}`
 }
 
 /** What a palette lacks, for a line of hints. */

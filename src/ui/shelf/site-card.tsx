@@ -4,7 +4,7 @@ import { Ellipsis } from 'lucide-react'
 import Link from 'next/link'
 import type { ShelfEntry, SiteInShort } from '@/core/payloads'
 import { IconButton, Menu, MenuItem, MenuLine, OnlyHere } from '../kit'
-import { counted, when } from '../words'
+import { counted, day } from '../words'
 import { archiveAddress } from './shelf-client'
 import type { AskedDeed } from './use-deeds'
 
@@ -84,7 +84,7 @@ export function SiteCard({ entry, onAsk }: SiteCardProps) {
           <span className="block truncate text-xs text-soft">
             {isReadable &&
               `${counted(site.pageCount, 'page')}, ${counted(site.themeCount, 'theme')}, `}
-            changed <OnlyHere>{() => when(changedAt)}</OnlyHere>
+            changed <OnlyHere>{() => day(changedAt)}</OnlyHere>
           </span>
         </span>
         {isReadable && (
