@@ -1,13 +1,11 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
 import { colorOf, colorKey } from '@/core/color'
 import { lowInAddOns, lowInThemes, lowOnPage } from '@/core/check'
-import { facetsOf, slotColor, spotsOnPage } from '@/core/resolve'
+import { facetsOf, slotColor } from '@/core/resolve'
 import {
-  bodyOf,
   canonicalJson,
   homePath,
   slotsInOrder,
-  walkSection,
   type Frame,
   type Page as SitePage,
   type SiteDocs,
@@ -184,19 +182,12 @@ async function isReadAsSaid(page: Page, copy: Page, stored: Stored) {
   expect(count === 0 ? /^✓/.test(text) : Number(/\d+/.exec(text)?.[0]), text).toBe(count || true)
   await copyOfStage(stage, copy)
   const { low } = await measuredByAxe(copy)
-  const themeOf = new Map(
-    spotsOnPage(docs, open.id).flatMap((spot) => {
-      const ids: string[] = []
-      walkSection(bodyOf(docs, spot.doc)!, spot.section, ({ id }) => void ids.push(id))
-      return ids.map((id) => [id, spot.theme?.id] as const)
-    }),
-  )
   const missing = low.filter(
-    ({ id, ratio = 0 }) =>
+    ({ id, theme, ratio = 0 }) =>
       // What has no element is of an add-on.
       !(id === undefined && inAddOns.some((each) => Math.abs(each.ratio - ratio) < 0.1)) &&
       !onPage.some(({ element, state }) => element === id && state === 'rest') &&
-      !inThemes.some(({ key }) => key.includes(`/${themeOf.get(id!)}/`)),
+      !inThemes.some(({ key }) => key.includes(`/${theme}/`)),
   )
   expect(missing, 'too low in contrast, and not told').toEqual([])
 }

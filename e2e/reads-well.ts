@@ -61,6 +61,7 @@ export async function measuredByAxe(copy: Page) {
       rules.flatMap(({ nodes }) =>
         nodes.map(({ element, any, html }) => ({
           id: element!.closest('[data-el]')?.getAttribute('data-el') ?? undefined,
+          theme: element!.closest('[data-theme]')?.getAttribute('data-theme') ?? undefined,
           classes: [...element!.classList],
           isElement: element!.hasAttribute('data-el'),
           ratio: any[0]?.data?.contrastRatio,
