@@ -1,6 +1,7 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
 import { colorOf, colorKey } from '@/core/color'
 import { lowInAddOns, lowInThemes, lowOnPage } from '@/core/check'
+import { afterDark } from '@/core/generate'
 import { facetsOf, slotColor } from '@/core/resolve'
 import {
   canonicalJson,
@@ -166,6 +167,10 @@ const openPage = (page: Page, { docs }: Stored): SitePage | undefined => {
   )
 }
 
+/** The edition that the stage shows. */
+const shownEdition = async (page: Page) =>
+  (await page.getByRole('button', { name: 'Show the light edition' }).count()) ? 'dark' : 'light'
+
 /**
  * The top bar counts what is too low in contrast as the core does on what is stored, and no text
  * that axe-core finds too low at rest is missing there.
@@ -182,11 +187,14 @@ async function isReadAsSaid(page: Page, copy: Page, stored: Stored) {
   expect(count === 0 ? /^✓/.test(text) : Number(/\d+/.exec(text)?.[0]), text).toBe(count || true)
   await copyOfStage(stage, copy)
   const { low } = await measuredByAxe(copy)
+  const shown = await shownEdition(page)
   const missing = low.filter(
     ({ id, theme, ratio = 0 }) =>
       // What has no element is of an add-on.
       !(id === undefined && inAddOns.some((each) => Math.abs(each.ratio - ratio) < 0.1)) &&
-      !onPage.some(({ element, state }) => element === id && state === 'rest') &&
+      !onPage.some(
+        ({ element, state, edition }) => element === id && state === 'rest' && edition === shown,
+      ) &&
       !inThemes.some(({ key }) => key.includes(`/${theme}/`)),
   )
   expect(missing, 'too low in contrast, and not told').toEqual([])
@@ -196,8 +204,11 @@ async function isReadAsSaid(page: Page, copy: Page, stored: Stored) {
 async function isTracedAsDrawn(page: Page, stored: Stored, random: Random) {
   const [stage, open] = [await stageOf(page), openPage(page, stored)]
   if (!stage || !open) return
+  const { frame } = stored.docs
+  const isDark = (await shownEdition(page)) === 'dark'
+  const docs = { ...stored.docs, frame: isDark ? afterDark(frame) : frame }
   for (const state of ['rest', oneOf(random, states.slice(1))] as const) {
-    expect(await compareStage(stage, stored.docs, open.id, state)).toEqual([])
+    expect(await compareStage(stage, docs, open.id, state)).toEqual([])
   }
 }
 
