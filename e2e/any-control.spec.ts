@@ -131,9 +131,14 @@ async function isOneStep(
   expect(again.content === after.content, 'redo leads to the state after').toBe(true)
 }
 
+const isOnTrial = async (page: Page) =>
+  (await page.getByText(/not (yet applied|applied yet)\./).count()) > 0
+
 /** The page on the stage is drawn in the slots as they are stored. */
 async function isDrawnAsStored(page: Page, { slots }: Stored) {
   if ((await page.locator('iframe[title="The page, live"]').count()) === 0) return
+  // A palette on trial is shown on the page until it is applied or discarded.
+  if (await isOnTrial(page)) return
   const drawn = await stageFrame(page)
     .locator('html')
     .evaluate(
@@ -178,7 +183,7 @@ const shownEdition = async (page: Page) =>
 async function isReadAsSaid(page: Page, copy: Page, stored: Stored) {
   const [stage, open] = [await stageOf(page), openPage(page, stored)]
   const mark = page.getByRole('button', { name: /^(✓|×.*low) contrast/ })
-  if (!stage || !open || (await mark.count()) === 0) return
+  if (!stage || !open || (await mark.count()) === 0 || (await isOnTrial(page))) return
   const { docs } = stored
   const [inThemes, onPage] = [lowInThemes(docs.frame), lowOnPage(docs, open.id).low]
   const inAddOns = lowInAddOns(docs.frame)
@@ -203,7 +208,7 @@ async function isReadAsSaid(page: Page, copy: Page, stored: Stored) {
 /** Every value that the trace would name on the open page is the one that Chromium computes on the stage. */
 async function isTracedAsDrawn(page: Page, stored: Stored, random: Random) {
   const [stage, open] = [await stageOf(page), openPage(page, stored)]
-  if (!stage || !open) return
+  if (!stage || !open || (await isOnTrial(page))) return
   const { frame } = stored.docs
   const isDark = (await shownEdition(page)) === 'dark'
   const docs = { ...stored.docs, frame: isDark ? afterDark(frame) : frame }
