@@ -102,6 +102,28 @@ test('the rhythm is walked, sections are chosen and given a theme by keyboard al
   expect(await bands('home')).toEqual(before)
 })
 
+test('a theme that is given while another is on its way to the same section is given, too', async ({
+  page,
+  request,
+}) => {
+  const theme = async () => {
+    const pages = await storedPages(request)
+    const { bands } = pages.find(({ id }) => id === 'journal')!
+    return bands.find(({ id }) => id === 'journal-letter')?.theme
+  }
+  const before = await theme()
+  await page.goto(`${tern}/rhythm`)
+  await page.getByRole('button', { name: /^Newsletter of Journal/ }).click()
+  await page.getByRole('radio', { name: 'On Spark' }).click()
+  await page.getByRole('radio', { name: 'On Ink' }).click()
+  await isSaved(page)
+  expect(await theme()).toBe('on-ink')
+  await undo(page)
+  expect(await theme()).toBe('on-spark')
+  await undo(page)
+  expect(await theme()).toBe(before)
+})
+
 /** Fills the first section of the home page with a gradient from one slot to another. */
 async function fillOpening(request: APIRequestContext, from: string, to: string): Promise<void> {
   const { revision } = await (await request.get(`/api${tern}`)).json()

@@ -49,8 +49,19 @@ export function createErrands(needs: ErrandsNeeds) {
     return turn
   }
 
+  /** The same for what changes the site: it is counted until it is stored and seen here. */
+  async function change<T>(work: (base: number) => Promise<Result<T>>): Promise<Result<T>> {
+    const count = (by: number) => held.setState({ remoteChanges: getState().remoteChanges + by })
+    count(1)
+    try {
+      return await onServer(work)
+    } finally {
+      count(-1)
+    }
+  }
+
   async function step(kind: 'undo' | 'redo'): Promise<Problem | undefined> {
-    const result = await onServer<unknown>(async (base) => {
+    const result = await change<unknown>(async (base) => {
       const stepped = await transport.step(kind, base)
       if (!stepped.ok) return stepped
       // What we put no longer counts as ours where we took it back ourselves.
@@ -63,13 +74,13 @@ export function createErrands(needs: ErrandsNeeds) {
   }
 
   const wide = (intent: WideIntent): Promise<Result<JobResult>> =>
-    onServer(async () => {
+    change(async () => {
       watch.forget()
       return outcome(await transport.wide('any', intent))
     })
 
   const takeBack = (revision: number, leaves: boolean): Promise<Result<JobResult>> =>
-    onServer(async () => {
+    change(async () => {
       watch.forget()
       return outcome(await transport.takeBack(revision, leaves))
     })

@@ -30,6 +30,8 @@ export interface SyncState {
   readonly otherLooks: readonly Look[]
   readonly pending: readonly PendingEdit[]
   readonly saveState: SaveState
+  /** How many changes the server is making for this window: undo, redo, bulk edits. */
+  readonly remoteChanges: number
   readonly lost: readonly LostEdit[]
   /** Changes of ours where somebody else has changed the same. */
   readonly clashes: readonly Clash[]

@@ -250,6 +250,21 @@ describe('what a window keeps beyond a reload', () => {
   )
 })
 
+test('what the server changes for this window is counted until it is seen here', async () => {
+  const server = modelServer()
+  const sync = server.open()
+  const to = { slot: 'ink' as never }
+  const changes = [
+    sync.wide({ type: 'removeSlot', slot: 'slate' as never, to }),
+    sync.wide({ type: 'removeSlot', slot: 'mist' as never, to }),
+  ]
+  expect(sync.getState().remoteChanges).toBe(2)
+  // The second is not dropped because the first is still under way.
+  expect(await Promise.all(changes)).toMatchObject([{ ok: true }, { ok: true }])
+  expect(sync.getState()).toMatchObject({ remoteChanges: 0, revision: 2 })
+  isInStep(sync, server.docs())
+})
+
 test('a wide edit is seen here once it is done; what is wrong with it is told', async () => {
   const server = modelServer()
   const sync = server.open()

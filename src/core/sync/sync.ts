@@ -64,6 +64,7 @@ function firstState(
     otherLooks: mergeLooks(site.looks, own),
     pending: [],
     saveState: 'saved',
+    remoteChanges: 0,
     lost: [],
     clashes: [],
     present: [],

@@ -1,6 +1,6 @@
 'use client'
 
-import { useCallback, useMemo, useRef, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import type { PageId } from '@/core/site'
 import { useEditor, useEditorState, usePageList, useShownDocs } from '../editor'
@@ -111,7 +111,6 @@ export function RhythmView() {
 /** Gives themes: at once where all that they go to is at hand, else where all pages are. */
 function useGiving(): (given: readonly Given[], told: string) => void {
   const editor = useEditor()
-  const busy = useRef(false)
   return (given, told) => {
     const { docs } = editor.store.getState()
     const isAtHand = ({ doc }: SectionRef) => doc === 'frame' || docs.pages[doc] !== undefined
@@ -120,16 +119,9 @@ function useGiving(): (given: readonly Given[], told: string) => void {
       if (problem) toast.error(`That cannot be done: ${editProblemWords[problem]}.`)
       return
     }
-    if (busy.current) return
-    busy.current = true
-    void editor
-      .wide({ type: 'giveThemes', told, sections: [...given] })
-      .then((result) => {
-        const isFine = result.ok || result.problem.code === 'nothing-to-sweep'
-        if (!isFine) toast.error(problemWords(result.problem))
-      })
-      .finally(() => {
-        busy.current = false
-      })
+    void editor.wide({ type: 'giveThemes', told, sections: [...given] }).then((result) => {
+      const isFine = result.ok || result.problem.code === 'nothing-to-sweep'
+      if (!isFine) toast.error(problemWords(result.problem))
+    })
   }
 }

@@ -5,12 +5,14 @@ import { useEditorState } from '../editor'
 const SAVE_WORDS = {
   saved: 'Saved',
   saving: 'Saving …',
-  waiting: 'Not stored yet, trying again …',
+  waiting: 'Not saved yet, trying again …',
 } as const
 
 /** Whether all that was done is stored. */
 export function SaveMark() {
-  const saveState = useEditorState((state) => state.saveState)
+  const saveState = useEditorState(({ saveState: own, remoteChanges }) =>
+    own === 'saved' && remoteChanges > 0 ? 'saving' : own,
+  )
   return (
     <span
       role="status"
