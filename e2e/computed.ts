@@ -27,7 +27,7 @@ import {
   type SiteElement,
   type TraitValues,
 } from '@/core/site'
-import { fluidSize, sizeAt, states, type State } from '@/core/traits'
+import { fluidSize, sizeAt, states, statesBehind, type State } from '@/core/traits'
 
 /** A property that the core resolves, and where Chromium is to be asked for it. */
 interface Question {
@@ -216,6 +216,15 @@ function agrees({ property, expected }: Question, computed: string): boolean {
   )
 }
 
+/** What Chromium computes otherwise than expected, in words. */
+const differences = (asked: readonly Question[], found: ReadonlyArray<string | undefined>) =>
+  asked.flatMap((question, i) => {
+    const computed = found[i]
+    // A part that this element does not have, such as a link in a paragraph without one.
+    if (computed === undefined || agrees(question, computed)) return []
+    return [`${question.told}: ${computed}, not ${question.expected}`]
+  })
+
 /** The documents without custom CSS, which may overrule decisions: for these checks it is switched off. */
 export const plain = ({ frame, pages }: { frame: Frame; pages: readonly SitePage[] }): SiteDocs =>
   siteDocs({ ...frame, customCss: '' }, pages)
@@ -251,28 +260,15 @@ export async function compare(
       )
       const here = all.filter((each) => each.state === state)
       const found = await answers(page, here, state)
-      here.forEach((question, i) => {
-        const computed = found[i]
-        // A part that this element does not have, such as a link in a paragraph without one.
-        if (computed === undefined) return
-        asked += 1
-        if (!agrees(question, computed)) {
-          wrong.push(`${question.told}: ${computed}, not ${question.expected}`)
-        }
-      })
+      asked += found.filter((computed) => computed !== undefined).length
+      wrong.push(...differences(here, found))
     }
   }
   return { asked, wrong }
 }
 
-/** How the stage marks that something is held in a state; the pointer never reaches into it. */
-const HELD: Readonly<Record<State, string>> = {
-  rest: '',
-  hover: 'hover',
-  focus: 'focus',
-  pressed: 'hover pressed',
-  disabled: 'disabled',
-}
+/** How the stage marks that something is held in a state (`holdState` in `ui/stage`). */
+const heldIn = (state: State) => statesBehind[state].filter((each) => each !== 'rest').join(' ')
 
 /** Compares the page on the editor's stage, as it is drawn there now, with what the core resolves of stored documents. */
 export async function compareStage(
@@ -315,14 +311,9 @@ export async function compareStage(
     },
     [
       asked.map(({ selector, property, pseudo }) => ({ selector, property, pseudo })),
-      HELD[state],
+      heldIn(state),
       state === 'disabled',
     ] as const,
   )
-  return asked.flatMap((question, i) => {
-    const computed = found[i]
-    return computed === undefined || agrees(question, computed)
-      ? []
-      : [`${question.told}: ${computed}, not ${question.expected}`]
-  })
+  return differences(asked, found)
 }

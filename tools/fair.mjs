@@ -1,7 +1,7 @@
 /** The site that a request is about, by its address; but for those that wait for something that happens elsewhere. */
 const SITE = /^\/api\/sites\/([^/?]+)(?!\/(?:live|jobs|wide|present|publication)\b)(?:[/?]|$)/
 
-/** A stream of what happens on a site: it is never answered to its end. */
+/** The event stream of a site: its answer never ends. */
 const STREAM = /^\/api\/sites\/[^/?]+\/live(?:[/?]|$)/
 
 /** How long a request may keep others of its site waiting, in milliseconds: one that takes long does not stop them. */
@@ -46,13 +46,13 @@ class Waiting {
   }
 }
 
-/** The queue of all streams; no site has this name, as it holds a slash. */
+/** The queue of all event streams; no site can have this name, because of its slash. */
 const STREAMS = '/streams'
 
 /** The queue that a request waits in; undefined for those that wait for nobody. */
 const queueOf = (url = '') => (STREAM.test(url) ? STREAMS : SITE.exec(url)?.[1])
 
-/** Calls back before the first part of an answer is sent. */
+/** Calls back before an answer's head is sent; Node has no event for that. */
 function onceBegun(response, callback) {
   const { writeHead } = response
   response.writeHead = (...args) => {
@@ -67,8 +67,8 @@ function onceBegun(response, callback) {
  * everybody: without this a crowd on one site stands before every other site,
  * too. A request gives its turn up when it is answered, when its connection
  * closes, or after a while. A body that is too large to wait unread takes no turn.
- * Streams are opened one after the other, whichever site they are of, with time for
- * other requests between them: five hundred at once would hold everybody for seconds.
+ * Event streams are opened one at a time, whichever site they belong to, so that other
+ * requests get in between: opening five hundred at once would block everybody for seconds.
  */
 export function fairly(handle, longest = LONGEST) {
   /** Those who wait, by queue; a queue is there while one of its requests has the turn. */

@@ -86,7 +86,7 @@ test('a request that takes long keeps nobody waiting for ever', async () => {
   expect(begun.at(-1)).toBe('/api/sites/a/after')
 })
 
-test('streams are opened one after the other, whichever site they are of, and keep no other request waiting', async () => {
+test('event streams are opened one at a time, whichever site they belong to; no other request waits for them', async () => {
   const heads: Array<() => void> = []
   const begun: string[] = []
   const handle = fairly(({ url }, response) => {
@@ -103,7 +103,7 @@ test('streams are opened one after the other, whichever site they are of, and ke
   ask('/api/sites/a')
   expect(begun).toEqual(['/api/sites/a/live?window=1', '/api/sites/a'])
   heads[0]!()
-  // Whoever came meanwhile is before the next stream.
+  // A request that came meanwhile is taken before the next stream.
   ask('/api/sites/b')
   await new Promise((resolve) => setImmediate(resolve))
   expect(begun.slice(2)).toEqual(['/api/sites/b', '/api/sites/b/live?window=2'])
@@ -166,6 +166,38 @@ describe('on a real server', () => {
     const socket = await opened(one.repeat(300) + head(5))
     socket.destroy()
     expect(await post('/api/sites/a/edits', 'whole')).toBe('/api/sites/a/edits 5')
+  })
+
+  test('an event stream gives its turn up as soon as it sends something, or its connection closes', async () => {
+    const opened: string[] = []
+    const streams = createServer(
+      fairly(({ url }, response) => {
+        opened.push(url!)
+        // The head goes out with the first write, unasked.
+        if (!url!.endsWith('silent')) response.write('data: 1\n\n')
+      }, forever),
+    )
+    streams.listen(0, '127.0.0.1')
+    await once(streams, 'listening')
+    const at = (streams.address() as AddressInfo).port
+    const ask = async (path: string) => {
+      const socket = connect(at, '127.0.0.1')
+      socket.write(`GET /api/sites/${path} HTTP/1.1\r\nhost: x\r\n\r\n`)
+      socket.on('error', () => undefined)
+      return socket
+    }
+    const first = await ask('a/live?1')
+    await once(first, 'data')
+    const silent = await ask('b/live?silent')
+    while (opened.length < 2) await new Promise((resolve) => setTimeout(resolve, 5))
+    const third = await ask('a/live?3')
+    silent.destroy()
+    await once(third, 'data')
+    expect(opened).toEqual(
+      ['a/live?1', 'b/live?silent', 'a/live?3'].map((path) => `/api/sites/${path}`),
+    )
+    streams.closeAllConnections()
+    streams.close()
   })
 
   test.each([1, 60_000, 70_000, 3_000_000])('a body of %i bytes arrives whole', async (length) => {

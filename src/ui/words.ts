@@ -275,20 +275,20 @@ export function listed(names: readonly string[], most = 4): string {
   return all.length > 1 ? `${all.slice(0, -1).join(', ')} and ${last}` : last
 }
 
-/** The day that something was on, in the visitor's own form; of today the time, too. */
+const isToday = (date: Date) => date.toDateString() === new Date().toDateString()
+const timeOf = (date: Date) => date.toLocaleTimeString(undefined, { timeStyle: 'short' })
+
+/** The day of a moment, in the visitor's own form; with its time only if it is today. */
 export function day(at: string): string {
   const date = new Date(at)
-  return date.toDateString() === new Date().toDateString()
-    ? `today, ${date.toLocaleTimeString(undefined, { timeStyle: 'short' })}`
+  return isToday(date)
+    ? `today, ${timeOf(date)}`
     : date.toLocaleDateString(undefined, { dateStyle: 'medium' })
 }
 
-/** The day and the time that something was at. */
-export function when(at: string): string {
-  const said = day(at)
-  if (said.startsWith('today')) return said
-  return `${said}, ${new Date(at).toLocaleTimeString(undefined, { timeStyle: 'short' })}`
-}
+/** The day and time of a moment. */
+export const when = (at: string): string =>
+  isToday(new Date(at)) ? day(at) : `${day(at)}, ${timeOf(new Date(at))}`
 
 /** What a palette lacks, for a line of hints. */
 export const paletteFaultWords: Readonly<Record<PaletteFault, string>> = {
