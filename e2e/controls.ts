@@ -97,7 +97,5 @@ export async function use(page: Page, { index, does }: Control, random: Random):
       oneOf(random, ['ArrowRight', 'ArrowLeft', 'Home', 'End', 'PageUp']),
       patience,
     )
-    // What is moved is kept once it has rested for a while.
-    await page.waitForTimeout(400)
   } else await control.click(patience)
 }

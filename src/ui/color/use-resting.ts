@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
+import { useEditor } from '../editor'
 
 /** How long the pointer must rest before what is dragged is kept, in milliseconds. */
 export const REST = 260
@@ -35,15 +36,22 @@ function useCalm<T>(): readonly [shown: T | undefined, set: (value: T | undefine
 export function useResting<T>(
   keep: (value: T) => void,
 ): readonly [held: T | undefined, drag: (value: T) => void, take: (value: T) => void] {
+  const editor = useEditor()
   const [held, setHeld] = useCalm<T>()
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const unkept = useRef<{ readonly value: T }>(undefined)
+  /** Notes what is held; the window says that it is not saved yet. */
+  const hold = (next: { readonly value: T } | undefined) => {
+    const by = (next ? 1 : 0) - (unkept.current ? 1 : 0)
+    unkept.current = next
+    if (by) editor.show({ moving: editor.store.getState().moving + by })
+  }
   const flush = () => {
     clearTimeout(timer.current)
     const last = unkept.current
-    unkept.current = undefined
     if (!last) return
     keep(last.value)
+    hold(undefined)
     setHeld(undefined)
   }
   const latest = useRef(flush)
@@ -61,15 +69,15 @@ export function useResting<T>(
   }, [])
   const drag = (value: T) => {
     setHeld(value)
-    unkept.current = { value }
+    hold({ value })
     clearTimeout(timer.current)
     timer.current = setTimeout(() => latest.current(), REST)
   }
   const take = (value: T) => {
     clearTimeout(timer.current)
-    unkept.current = undefined
     setHeld(undefined)
     keep(value)
+    hold(undefined)
   }
   return [held, drag, take]
 }

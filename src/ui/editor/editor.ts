@@ -37,6 +37,7 @@ export function createEditor(site: LoadedSite, firstPage: LoadedPage): Editor {
     pageId: firstPage.page.id,
     width: 'desktop',
     middle: 'page',
+    moving: 0,
     looksPane: 'shapes',
     sheetRows: 'used',
     sweepFrom: [],

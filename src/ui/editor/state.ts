@@ -180,6 +180,8 @@ export interface ViewState {
   readonly shownSetting?: SettingId
   /** Custom CSS that is typed and not kept yet, and what it began from. */
   readonly cssDraft?: { readonly text: string; readonly from: string }
+  /** How many values are being moved by a control and not saved yet. */
+  readonly moving: number
   /** The line of the custom CSS that one goes to. */
   readonly cssLine?: number
   /** The add-on whose settings are shown. */

@@ -10,8 +10,8 @@ const SAVE_WORDS = {
 
 /** Whether all that was done is stored. */
 export function SaveMark() {
-  const saveState = useEditorState(({ saveState: own, remoteChanges }) =>
-    own === 'saved' && remoteChanges > 0 ? 'saving' : own,
+  const saveState = useEditorState(({ saveState: own, remoteChanges, moving }) =>
+    own === 'saved' && remoteChanges + moving > 0 ? 'saving' : own,
   )
   return (
     <span
