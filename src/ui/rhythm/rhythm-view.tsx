@@ -18,24 +18,11 @@ export function RhythmView() {
   const { frame } = useShownDocs()
   const siteId = useEditorState((state) => state.siteId)
   const list = usePageList()
-  const [range, setRange] = useState<readonly [from: number, to: number]>([0, 20])
+  const { drawn, shown, onRange } = usePagesInView(list)
   const [chosen, setChosen] = useState<ReadonlyMap<string, PickedSection>>(new Map())
   const [pageOfChoice, setPageOfChoice] = useState<PageId>()
   const give = useGiving()
 
-  const { need } = list
-  const onRange = useCallback(
-    (from: number, to: number) => {
-      need(from, to)
-      setRange([from, to])
-    },
-    [need],
-  )
-  const drawn = Array.from({ length: range[1] - range[0] }, (_, i) =>
-    list.at(range[0] + i),
-  ).flatMap((page) => page ?? [])
-  const shownKey = drawn.map(({ id }) => id).join()
-  const shown = useMemo(() => shownKey.split(',').filter(Boolean) as PageId[], [shownKey])
   const { proposal, propose, leave, give: giveProposed } = useProposal(shown)
 
   const at = (index: number): Miniature | undefined => {
@@ -81,11 +68,7 @@ export function RhythmView() {
         className="grid min-h-0 content-start gap-3 overflow-y-auto border-l border-edge p-4"
       >
         {proposal ? (
-          <ProposalPanel
-            sections={proposal.sections}
-            onGive={() => giveProposed()}
-            onLeave={leave}
-          />
+          <ProposalPanel sections={proposal.sections} onGive={giveProposed} onLeave={leave} />
         ) : (
           <>
             <Chosen
@@ -106,6 +89,24 @@ export function RhythmView() {
       </aside>
     </div>
   )
+}
+
+/** The pages that are in view, and loads those that come into it. */
+function usePagesInView({ at, need }: ReturnType<typeof usePageList>) {
+  const [[from, to], setRange] = useState<readonly [from: number, to: number]>([0, 20])
+  const onRange = useCallback(
+    (first: number, last: number) => {
+      need(first, last)
+      setRange([first, last])
+    },
+    [need],
+  )
+  const drawn = Array.from({ length: to - from }, (_, i) => at(from + i)).flatMap(
+    (page) => page ?? [],
+  )
+  const shownKey = drawn.map(({ id }) => id).join()
+  const shown = useMemo(() => shownKey.split(',').filter(Boolean) as PageId[], [shownKey])
+  return { drawn, shown, onRange }
 }
 
 /** Gives themes: at once where all that they go to is at hand, else where all pages are. */
