@@ -47,7 +47,9 @@ test('a rhythm is proposed for all pages, shown, given in one step, and undone',
   await page.getByRole('button', { name: 'Propose a rhythm for all pages' }).click()
   await expect(page.getByRole('heading', { name: /A rhythm for \d+ sections/ })).toBeVisible()
   // An arrow is at each section that changes, and at no other.
-  const changing = await page.getByRole('button', { name: /: → / }).count()
+  const arrows = page.getByRole('button', { name: /: → / })
+  await expect(arrows.first()).toBeVisible()
+  const changing = await arrows.count()
   await page.getByRole('button', { name: 'Give it' }).click()
   await expect(page.getByText(`Rhythm given: the theme of ${changing} sections`)).toBeVisible()
   await expect.poll(async () => JSON.stringify(await state())).not.toBe(JSON.stringify(before))

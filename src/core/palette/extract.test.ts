@@ -167,11 +167,13 @@ describe('made-up photographs', () => {
   test('are told about as well as by the best of several k-means: twenty of them, by five colours', () => {
     const seed = Math.floor(Math.random() * 1e6)
     console.warn(`photographs: seed ${seed}`)
-    const ratios = Array.from({ length: 20 }, (_, i) => {
-      const picture = photograph(seed + i)
+    // 2087 has three colours only, one of them very small.
+    const seeds = [2087, ...Array.from({ length: 20 }, (_, i) => seed + i)]
+    const ratios = seeds.map((seed) => {
+      const picture = photograph(seed)
       const points = labs(picture).filter((_, at) => at % 7 === 0)
       const found = extractColors(picture, 5)
-      const best = kMeans(points, Math.max(found.length, 2), seed + i)
+      const best = kMeans(points, Math.max(found.length, 2), seed)
       return (
         error(
           points,

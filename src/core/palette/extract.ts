@@ -329,10 +329,8 @@ export function extractColors(pixels: Pixels, count: number): Extracted[] {
   const all = merged(many)
   const left = all.filter(({ weight }) => weight >= samples.length / 1000)
   const clusters = left.length > 0 ? left : all
-  const found =
-    clusters.length <= count
-      ? clusters
-      : withAccents(points, centresFor(points, many, count), clusters, samples.length)
+  const wanted = Math.min(count, clusters.length)
+  const found = withAccents(points, centresFor(points, many, wanted), clusters, samples.length)
   return merged(found).map((cluster) => placed(cluster, samples))
 }
 
