@@ -19,8 +19,7 @@ export function RhythmView() {
   const siteId = useEditorState((state) => state.siteId)
   const list = usePageList()
   const { drawn, shown, onRange } = usePagesInView(list)
-  const [chosen, setChosen] = useState<ReadonlyMap<string, PickedSection>>(new Map())
-  const [pageOfChoice, setPageOfChoice] = useState<PageId>()
+  const { chosen, choose, chooseAll, pageOfChoice } = useChosenSections()
   const give = useGiving()
 
   const { proposal, propose, leave, give: giveProposed } = useProposal(shown)
@@ -33,14 +32,6 @@ export function RhythmView() {
       proposal?.themes.get(sectionKey(band)),
     )
     return { id: page.id, title: page.title, bands: themed }
-  }
-  const choose = (band: Band, page: PageId, more: boolean) => {
-    const key = sectionKey(band)
-    const next = new Map(more ? chosen : [])
-    if (more && chosen.has(key)) next.delete(key)
-    else next.set(key, band)
-    setChosen(next)
-    setPageOfChoice(page)
   }
   const pageOfPicked = drawn.find(({ id }) => id === pageOfChoice)
   // A section that is in view is told as it is now, another one as it was when it was chosen.
@@ -71,13 +62,7 @@ export function RhythmView() {
           <ProposalPanel sections={proposal.sections} onGive={giveProposed} onLeave={leave} />
         ) : (
           <>
-            <Chosen
-              picked={picked}
-              onGive={give}
-              onChoose={(sections) =>
-                setChosen(new Map(sections.map((each) => [sectionKey(each), each])))
-              }
-            />
+            <Chosen picked={picked} onGive={give} onChoose={chooseAll} />
             {pageOfPicked && picked.length > 0 && (
               <Button className="mt-2" onClick={() => propose([pageOfPicked.id])}>
                 Propose a rhythm for {pageOfPicked.title}
@@ -89,6 +74,23 @@ export function RhythmView() {
       </aside>
     </div>
   )
+}
+
+/** The sections that are chosen, by their keys, and the page on which one was chosen last. */
+function useChosenSections() {
+  const [chosen, setChosen] = useState<ReadonlyMap<string, PickedSection>>(new Map())
+  const [pageOfChoice, setPageOfChoice] = useState<PageId>()
+  const choose = (band: Band, page: PageId, more: boolean) => {
+    const key = sectionKey(band)
+    const next = new Map(more ? chosen : [])
+    if (more && chosen.has(key)) next.delete(key)
+    else next.set(key, band)
+    setChosen(next)
+    setPageOfChoice(page)
+  }
+  const chooseAll = (sections: readonly PickedSection[]) =>
+    setChosen(new Map(sections.map((each) => [sectionKey(each), each])))
+  return { chosen, choose, chooseAll, pageOfChoice }
 }
 
 /** The pages that are in view, and loads those that come into it. */
